@@ -1,0 +1,22 @@
+import { add, scale, type Length } from '../length/length.js'
+import { line, text, type Mark, type Point } from './drawing.js'
+
+/** A dimension line under a stretch: end marks, arrows and the size. `tick` is half the length of an end mark. */
+export function drawWidth(from: Point, to: Point, label: string, tick: Length): readonly Mark[] {
+  const middle: Point = [scale(add(from[0], to[0]), 1 / 2), add(from[1], scale(tick, 3))]
+  return [
+    line(from, to, 'measure', 'both'),
+    ...[from, to].map(([x, y]) => line([x, (y - tick) as Length], [x, add(y, tick)], 'measure')),
+    text(middle, label, { size: 'small' }),
+  ]
+}
+
+/** The same beside a stretch that runs up and down; the label is turned and stands to the right. */
+export function drawHeight(from: Point, to: Point, label: string, tick: Length): readonly Mark[] {
+  const middle: Point = [add(from[0], scale(tick, 3)), scale(add(from[1], to[1]), 1 / 2)]
+  return [
+    line(from, to, 'measure', 'both'),
+    ...[from, to].map(([x, y]) => line([(x - tick) as Length, y], [add(x, tick), y], 'measure')),
+    text(middle, label, { size: 'small', turned: true }),
+  ]
+}

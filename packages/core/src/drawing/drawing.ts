@@ -1,0 +1,116 @@
+import type { Length } from '../length/length.js'
+
+/** A place on a drawing: x to the right, y down, both in Length. */
+export type Point = readonly [Length, Length]
+
+/** What a line means; renderers tell them apart by dash and weight as well as by colour. */
+export type LineStyle =
+  | 'edge'
+  | 'seam'
+  | 'fold'
+  | 'stitch'
+  | 'cut'
+  | 'opening'
+  | 'tie'
+  | 'measure'
+  | 'hidden'
+  | 'object'
+  | 'leaf'
+  | 'hint'
+
+/** How an area is filled; layers are told apart by it. */
+export type Fill =
+  | 'none'
+  | 'outside'
+  | 'inside'
+  | 'object'
+  | 'board'
+  | 'leaves'
+  | 'outer'
+  | 'lining'
+  | 'padding'
+  | 'interfacing'
+  | 'other'
+
+export interface LineMark {
+  readonly kind: 'line'
+  readonly from: Point
+  readonly to: Point
+  readonly style: LineStyle
+  readonly arrow?: 'end' | 'both'
+}
+
+/** A run of straight stretches and quarter or half turns; closed where it is filled. */
+export interface PathMark {
+  readonly kind: 'path'
+  readonly start: Point
+  readonly steps: readonly PathStep[]
+  readonly closed: boolean
+  readonly style: LineStyle
+  readonly fill: Fill
+  /** The piece it shows, so that it lights up with it. */
+  readonly piece?: string
+}
+
+export type PathStep =
+  { readonly to: Point } | { readonly to: Point; readonly radius: Length; readonly clockwise: boolean }
+
+export interface TextMark {
+  readonly kind: 'text'
+  readonly at: Point
+  readonly text: string
+  readonly align: 'start' | 'middle' | 'end'
+  readonly size: 'small' | 'normal'
+  readonly turned?: boolean
+}
+
+export type Mark = LineMark | PathMark | TextMark
+
+/** One neutral picture in true proportion: screens and exports render the same marks. */
+export interface Drawing {
+  readonly title: string
+  readonly from: Point
+  readonly width: Length
+  readonly height: Length
+  readonly marks: readonly Mark[]
+}
+
+export function line(from: Point, to: Point, style: LineStyle, arrow?: 'end' | 'both'): LineMark {
+  return { kind: 'line', from, to, style, ...(arrow && { arrow }) }
+}
+
+/** An upright rectangle from its top left corner. */
+export function rectangle(
+  [x, y]: Point,
+  width: Length,
+  height: Length,
+  {
+    style,
+    fill = 'none',
+    piece,
+  }: { readonly style: LineStyle; readonly fill?: Fill; readonly piece?: string },
+): PathMark {
+  const right = (x + width) as Length
+  const bottom = (y + height) as Length
+  return {
+    kind: 'path',
+    start: [x, y],
+    steps: [{ to: [right, y] }, { to: [right, bottom] }, { to: [x, bottom] }],
+    closed: true,
+    style,
+    fill,
+    ...(piece !== undefined && { piece }),
+  }
+}
+
+export function text(
+  at: Point,
+  words: string,
+  {
+    align = 'middle',
+    size = 'normal',
+    turned = false,
+  }: Partial<Pick<TextMark, 'align' | 'size' | 'turned'>> = {},
+): TextMark {
+  return { kind: 'text', at, text: words, align, size, ...(turned && { turned }) }
+}

@@ -1,0 +1,151 @@
+import type { Ply, Section } from '../families/section.js'
+import type { SayLength } from '../finding/words.js'
+import { add, longest, mm, negate, scale, subtract, zero, type Length } from '../length/length.js'
+import { drawHeight } from './dimension.js'
+import {
+  line,
+  rectangle,
+  text,
+  type Drawing,
+  type Fill,
+  type Mark,
+  type PathMark,
+  type Point,
+} from './drawing.js'
+import { drawDetail } from './stack-detail.js'
+
+/**
+ * The closed book seen from its tail, spine at the left, every ply round it as thick as it is; beside it a stack
+ * detail, enlarged, in which the plies can be told apart.
+ */
+export function drawEndOn(section: Section, say: SayLength): Drawing {
+  const { width, thickness, plies } = section
+  const bulk = add(...plies.map(ply => ply.thickness))
+  const unit = scale(longest(width, scale(thickness, 2)), 1 / 100)
+  const detailTop = add(thickness, scale(bulk, 2), scale(unit, 12))
+  const detail = drawDetail(plies, [zero, detailTop], scale(width, 0.62), unit, say)
+  return {
+    title: 'The closed book in its cover, seen from the tail',
+    from: [subtract(negate(bulk), scale(unit, 3)), subtract(negate(bulk), scale(unit, 7))],
+    width: add(width, scale(bulk, 2), scale(unit, 18)),
+    height: add(detailTop, detail.height, bulk, scale(unit, 9)),
+    marks: [
+      ...drawBook(section),
+      ...wrapPlies(section),
+      ...drawFlaps(section),
+      text([scale(width, 0.5), subtract(negate(bulk), scale(unit, 1.5))], 'front', { size: 'small' }),
+      text([scale(width, 0.5), add(thickness, scale(bulk, 1), scale(unit, 4.4))], 'back', { size: 'small' }),
+      ...drawHeight(
+        [add(width, bulk, scale(unit, 3)), zero],
+        [add(width, bulk, scale(unit, 3)), thickness],
+        say(thickness),
+        scale(unit, 0.8),
+      ),
+      ...detail.marks,
+    ],
+  }
+}
+
+function drawBook({ width, thickness, board, rounded }: Section): readonly Mark[] {
+  const half = scale(thickness, 1 / 2)
+  const spine: PathMark = {
+    kind: 'path',
+    start: [zero, zero],
+    steps: [
+      { to: [width, zero] },
+      { to: [width, thickness] },
+      { to: [zero, thickness] },
+      ...(rounded && thickness > zero
+        ? [{ to: [zero, zero] as Point, radius: scale(half, 1.25), clockwise: true }]
+        : []),
+    ],
+    closed: true,
+    style: 'object',
+    fill: 'leaves',
+  }
+  const boards = board > zero && scale(board, 2) < thickness
+  return [
+    spine,
+    ...leafLines(width, thickness),
+    ...(boards
+      ? [
+          rectangle([zero, zero], width, board, { style: 'object', fill: 'board' }),
+          rectangle([zero, subtract(thickness, board)], width, board, { style: 'object', fill: 'board' }),
+        ]
+      : []),
+  ]
+}
+
+function leafLines(width: Length, thickness: Length): readonly Mark[] {
+  return [0.25, 0.4, 0.55, 0.7].map(part =>
+    line([scale(width, 0.06), scale(thickness, part)], [scale(width, 0.97), scale(thickness, part)], 'leaf'),
+  )
+}
+
+const plyFills: Readonly<Partial<Record<Ply['role'], Fill>>> = {
+  outer: 'outer',
+  lining: 'lining',
+  padding: 'padding',
+  interfacing: 'interfacing',
+}
+
+export function fillOf(role: Ply['role']): Fill {
+  return plyFills[role] ?? 'other'
+}
+
+/** Each ply as a band round three sides, open at the fore-edge; corners turn with the ply's own stand-off. */
+function wrapPlies({ plies, width, thickness }: Section): readonly Mark[] {
+  let inner = zero
+  return plies.map(ply => {
+    const outside = add(inner, ply.thickness)
+    const band = bandBetween(inner, outside, width, thickness, ply)
+    inner = outside
+    return band
+  })
+}
+
+function bandBetween(inner: Length, outside: Length, width: Length, thickness: Length, ply: Ply): PathMark {
+  const far = add(thickness, outside)
+  const near = add(thickness, inner)
+  const corner = (radius: Length, to: Point, clockwise: boolean) =>
+    radius > zero ? [{ to, radius, clockwise }] : [{ to }]
+  return {
+    kind: 'path',
+    start: [width, negate(outside)],
+    steps: [
+      { to: [zero, negate(outside)] },
+      ...corner(outside, [negate(outside), zero], false),
+      { to: [negate(outside), thickness] },
+      ...corner(outside, [zero, far], false),
+      { to: [width, far] },
+      { to: [width, near] },
+      { to: [zero, near] },
+      ...corner(inner, [negate(inner), thickness], true),
+      { to: [negate(inner), zero] },
+      ...corner(inner, [zero, negate(inner)], true),
+      { to: [width, negate(inner)] },
+    ],
+    closed: true,
+    style: 'edge',
+    fill: fillOf(ply.role),
+    piece: ply.role,
+  }
+}
+
+/** The flaps inside the boards, from the fore-edge inwards, and the turn round the fore-edge. */
+function drawFlaps({ flap, plies, width, thickness, board }: Section): readonly Mark[] {
+  if (!flap || flap.depth <= zero) return []
+  const bulk = add(...plies.map(ply => ply.thickness))
+  const flapBulk = longest(add(...flap.plies.map(ply => ply.thickness)), mm(0.1))
+  const left = subtract(width, flap.depth)
+  const style = { style: 'edge', fill: 'outer', piece: 'flap' } as const
+  const turn = (from: Length, to: Length) =>
+    rectangle([width, from], longest(scale(bulk, 1 / 2), flapBulk), subtract(to, from), style)
+  const backInside = subtract(thickness, add(board, flapBulk))
+  return [
+    rectangle([left, board], flap.depth, flapBulk, style),
+    rectangle([left, backInside], flap.depth, flapBulk, style),
+    turn(negate(bulk), add(board, flapBulk)),
+    turn(backInside, add(thickness, bulk)),
+  ]
+}

@@ -1,0 +1,40 @@
+import type { Ply } from '../families/section.js'
+import type { SayLength } from '../finding/words.js'
+import { add, ratio, scale, type Length } from '../length/length.js'
+import { rectangle, text, type Mark, type Point } from './drawing.js'
+import { fillOf } from './end-on-drawing.js'
+
+/** The plies from the outer cloth down to the object, all enlarged alike, each with its name and thickness. */
+export function drawDetail(
+  plies: readonly Ply[],
+  [left, top]: Point,
+  width: Length,
+  unit: Length,
+  say: SayLength,
+): { readonly marks: readonly Mark[]; readonly height: Length } {
+  const total = add(...plies.map(ply => ply.thickness))
+  const times = Math.max(1, Math.floor(ratio(scale(unit, 6 * plies.length), total)))
+  const room = scale(unit, 5)
+  let y = add(top, scale(unit, 5))
+  let labelY = y
+  const marks = plies.toReversed().flatMap((ply): readonly Mark[] => {
+    const thick = scale(ply.thickness, times)
+    const at: Point = [left, y]
+    const baseline = add(y, scale(thick, 1 / 2), scale(unit, 1.2))
+    labelY = (baseline > add(labelY, room) || labelY === y ? baseline : add(labelY, room)) as Length
+    y = add(y, thick)
+    return [
+      rectangle(at, scale(width, 0.4), thick, { style: 'edge', fill: fillOf(ply.role), piece: ply.role }),
+      text([add(left, scale(width, 0.44)), labelY], `${ply.name || ply.role}, ${say(ply.thickness)}`, {
+        align: 'start',
+        size: 'small',
+      }),
+    ]
+  })
+  const bottom = (Math.max(y, labelY) + unit * 2) as Length
+  const title = text([left, add(top, scale(unit, 2.5))], `the layers, ${times} times as thick`, {
+    align: 'start',
+    size: 'small',
+  })
+  return { marks: [title, ...marks], height: (bottom - top) as Length }
+}

@@ -1,0 +1,63 @@
+import { findingWhen, type Finding, type RecipeChange } from '../finding/finding.js'
+import type { Sizing } from '../fit/sizing.js'
+import type { Length } from '../length/length.js'
+import type { Unit } from '../length/unit.js'
+import type { CoveredObject } from '../object/reading.js'
+import type { Family, FamilyOptions, Job, Recipe } from './contract.js'
+
+/** What a cover states of its make-up; what it leaves out, the recipe or the family decides. */
+export interface Stated {
+  readonly object: CoveredObject
+  readonly unit: Unit
+  readonly seam?: Length
+  readonly sizing: Sizing
+  readonly options: FamilyOptions
+}
+
+/** Seam, sizing and options after the recipe: what the cover states wins, and is pointed out. */
+export interface Settled extends Pick<Job<FamilyOptions>, 'seam' | 'sizing' | 'options'> {
+  readonly findings: readonly Finding[]
+}
+
+/** Resolves a recipe into a rule. A recipe that the family does not have is a bug: files are checked on reading. */
+export function settleMakeUp(family: Family, stated: Stated): Settled {
+  const { sizing, unit } = stated
+  if (sizing.mode !== 'recipe')
+    return { seam: stated.seam ?? family.defaultSeam(unit), sizing, options: stated.options, findings: [] }
+  const recipe = family.recipes.find(({ id }) => id === sizing.recipe)
+  if (!recipe) throw new Error(`Family ${family.id} has no recipe ${sizing.recipe}`)
+  return followRecipe(recipe, stated)
+}
+
+function followRecipe(recipe: Recipe<FamilyOptions>, stated: Stated): Settled {
+  const { object, unit } = stated
+  const seam = stated.seam ?? recipe.seam(unit)
+  const brought = recipe.options(object, unit, seam)
+  const changes: readonly RecipeChange[] = [
+    ...(seam === recipe.seam(unit) ? [] : [{ what: 'seam', recipe: recipe.seam(unit), stated: seam }]),
+    ...changedOptions(brought, stated.options),
+  ]
+  return {
+    seam,
+    sizing: recipe.sizing(unit),
+    options: { ...brought, ...statedOnly(stated.options) },
+    findings: findingWhen(changes.length > 0, 'recipe-changed', 'sizing', { recipe: recipe.name, changes }),
+  }
+}
+
+function changedOptions(brought: FamilyOptions, stated: FamilyOptions): readonly RecipeChange[] {
+  return Object.entries(statedOnly(stated)).flatMap(([key, value]) => {
+    const recipe = brought[key]
+    if (recipe === undefined || recipe === value) return []
+    return [{ what: wordsOf(key), recipe: recipe as Length | string, stated: value as Length | string }]
+  })
+}
+
+function statedOnly(options: FamilyOptions): FamilyOptions {
+  return Object.fromEntries(Object.entries(options).filter(([, value]) => value !== undefined))
+}
+
+/** flapDepth → flap depth. */
+function wordsOf(key: string): string {
+  return key.replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)
+}

@@ -1,0 +1,64 @@
+import { z } from 'zod'
+import { mm, scale, type Length } from '../../length/length.js'
+import { customary, type Unit } from '../../length/unit.js'
+import { deriveInnerWidth } from '../../object/derive.js'
+import { totalThickness } from '../../material/layer.js'
+import type { Job } from '../contract.js'
+import { choiceOption, lengthOption } from '../option-fields.js'
+
+export interface SlipCoverOptions {
+  readonly flapStyle?: 'folded' | 'faced' | undefined
+  readonly flapDepth?: Length | undefined
+  readonly turningOpening?: Length | undefined
+}
+
+export interface ResolvedOptions {
+  readonly flapStyle: 'folded' | 'faced'
+  readonly flapDepth: Length
+  readonly turningOpening: Length
+}
+
+export const options = (unit: Unit) =>
+  z.strictObject({
+    flapStyle: choiceOption(
+      { folded: 'folded double', faced: 'faced with lining' },
+      {
+        label: 'Flaps',
+        help: 'Folded: one piece of outer cloth, doubled. Faced: outer cloth with lining behind it, for heavy cloth.',
+      },
+    ),
+    flapDepth: lengthOption(
+      unit,
+      { min: mm(10), max: mm(600) },
+      {
+        label: 'Flap depth',
+        help: 'How far each flap reaches in from the fore-edge. Half the width unless set.',
+      },
+    ),
+    turningOpening: lengthOption(
+      unit,
+      { min: mm(25), max: mm(500) },
+      {
+        label: 'Turning opening',
+        help: 'Left open in a long side between the flaps, to turn the cover through.',
+      },
+    ),
+  })
+
+/** Below this the whole stack turns through a smaller opening. */
+const thinStack = mm(2)
+
+/** Every option with its default: flaps half the width deep; an opening of 4 in, 3 in for a thin stack. */
+export function resolveOptions({
+  object,
+  stack,
+  unit,
+  options: stated,
+}: Job<SlipCoverOptions>): ResolvedOptions {
+  const thin = totalThickness(stack) < thinStack
+  return {
+    flapStyle: stated.flapStyle ?? 'folded',
+    flapDepth: stated.flapDepth ?? scale(deriveInnerWidth(object) ?? (0 as Length), 1 / 2),
+    turningOpening: stated.turningOpening ?? customary(thin ? 3 : 4, unit),
+  }
+}

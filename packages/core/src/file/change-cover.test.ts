@@ -1,0 +1,105 @@
+import { expect } from 'chai'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { plan } from '../plan.js'
+import { applyRepair } from './apply-repair.js'
+import { changeUnit } from './change-unit.js'
+import { coverJsonSchema } from './json-schema.js'
+import { planToJson } from './plan-json.js'
+import { codesOf, coverFile, coverFrom, planFrom } from './testing/cover-files.js'
+
+describe('changing the unit of a cover', () => {
+  const bare = coverFile({
+    seam: '1/4',
+    sizing: { mode: 'rule', measure: 'wrap', addWidth: 2, addHeight: '1 1/2' },
+    options: { flapDepth: '3', flapStyle: 'folded' },
+    extras: [{ type: 'tie-pair', length: '10' }],
+    grid: '1 mm',
+  })
+
+  it('says the unit in every bare number, so that nothing changes its size', () => {
+    const metric = { ...changeUnit(bare, 'mm'), grid: '1 mm' }
+    const sizes = (file: typeof bare) =>
+      planFrom(file).pieces.map(({ id, width, height }) => [id, width.exact, height.exact])
+    expect(sizes(metric)).to.deep.equal(sizes(bare))
+    expect(metric.seam).to.equal('1/4 in')
+    expect(metric.options).to.deep.equal({ flapDepth: '3 in', flapStyle: 'folded' })
+    expect(metric.object?.readings?.height).to.deep.equal(['9 3/8 in', '9 5/16 in'])
+  })
+
+  it('leaves what says its unit, and takes the usual grid of the new one', () => {
+    const metric = changeUnit(bare, 'cm')
+    expect(metric.layers[0]?.thickness).to.equal('0.28 mm')
+    expect(metric.grid).to.equal(undefined)
+    expect(changeUnit(bare, 'in')).to.equal(bare)
+  })
+})
+
+describe('a repair', () => {
+  it('mends the finding that offers it', () => {
+    const deep = coverFile({ options: { flapDepth: '6 1/2' } })
+    const finding = planFrom(deep).findings.find(({ code }) => code === 'flap-too-deep')
+    if (!finding?.repair) throw new Error('No repair offered')
+    const mended = applyRepair(deep, finding.repair)
+    // 6 5/8 − 3/8 = 6 1/4
+    expect(mended.options).to.deep.equal({ flapDepth: '6 1/4 in' })
+    expect(codesOf(planFrom(mended))).not.to.include('flap-too-deep')
+  })
+
+  it('swaps height and width with all their readings', () => {
+    const lying = coverFile({
+      object: { kind: 'hardcover', readings: { height: ['6'], width: ['9', '9 1/8'], thickness: ['1'] } },
+    })
+    const finding = planFrom(lying).findings.find(({ code }) => code === 'sides-swapped')
+    if (!finding?.repair) throw new Error('No repair offered')
+    expect(applyRepair(lying, finding.repair).object?.readings).to.deep.equal({
+      height: ['9', '9 1/8'],
+      width: ['6'],
+      thickness: ['1'],
+    })
+  })
+})
+
+describe('a plan as JSON', () => {
+  it('carries the names and numbers of the format', () => {
+    const cover = coverFrom(coverFile({ extras: [{ type: 'tie-pair', length: '10 in' }] }))
+    const json = planToJson(plan(cover), cover.unit)
+    expect(json.pieces[0]).to.deep.include({
+      id: 'outer',
+      role: 'outer',
+      count: 1,
+      cut: { width: { mm: 400.05, text: '15 3/4 in' }, height: { mm: 266.7, text: '10 1/2 in' } },
+      exact: { width: { mm: 397.4527 }, height: { mm: 265.0953 } },
+    })
+    expect(json.standOff).to.deep.equal({ body: { mm: 2.8219 }, flap: { mm: 0.4219 } })
+    expect(json.ease).to.deep.equal({
+      width: { mm: 7.5973, verdict: 'snug' },
+      height: { mm: 6.6047, verdict: 'snug' },
+    })
+    expect(json.notions).to.deep.equal([
+      {
+        id: 'ribbon',
+        count: 2,
+        length: { mm: 254, text: '10 in' },
+        reasons: [{ label: 'length as set', mm: 254 }],
+      },
+    ])
+  })
+
+  it('makes the rounding of a notion a reason of its own', () => {
+    const cover = coverFrom(coverFile({ extras: [{ type: 'tie-pair' }] }))
+    const [ribbon] = planToJson(plan(cover), cover.unit).notions
+    // 1 3/16 / 2 + 8 = 8 19/32 in = 218.2813 mm → 8 5/8 in = 219.075 mm
+    expect(ribbon?.length?.text).to.equal('8 5/8 in')
+    expect(ribbon?.reasons.at(-1)).to.deep.equal({ label: 'rounding up', mm: 0.7938 })
+  })
+})
+
+describe('the JSON Schema in docs', () => {
+  it('is the one that the code describes', () => {
+    const docs = join(import.meta.dirname, '../../../../docs/cover-file.schema.json')
+    expect(JSON.parse(readFileSync(docs, 'utf8'))).to.deep.equal(
+      JSON.parse(JSON.stringify(coverJsonSchema())),
+    )
+  })
+})

@@ -1,0 +1,80 @@
+import { findExtra } from '../extras/registry.js'
+import { listOptionFields } from '../families/option-fields.js'
+import { findFamily } from '../families/registry.js'
+import { parseLength } from '../length/parse.js'
+import type { Unit } from '../length/unit.js'
+import type { CoverFile, TypedObject } from './cover-schema.js'
+import type { TypedLength } from './length-input.js'
+
+/**
+ * The same cover in another unit: every bare number gets the unit it was meant in, so that no size changes its
+ * meaning. The grid goes back to the usual one of the new unit.
+ */
+export function changeUnit(file: CoverFile, to: Unit): CoverFile {
+  const from = file.unit ?? 'in'
+  if (from === to) return file
+  const said = (typed: TypedLength) => sayUnit(typed, from)
+  const { grid: _grid, ...rest } = file
+  return {
+    ...rest,
+    unit: to,
+    ...(file.object && { object: sayObjectUnit(file.object, from) }),
+    ...(file.seam !== undefined && { seam: said(file.seam) }),
+    ...(file.sizing && { sizing: mapKeys(file.sizing, sizingLengths, said) }),
+    ...(file.options && { options: mapKeys(file.options, optionLengths(file.family, from), said) }),
+    layers: file.layers.map(layer => mapKeys(layer, ['thickness', 'inset'], said)),
+    ...(file.extras && {
+      extras: file.extras.map(extra => mapKeys(extra, extraLengths(extra.type, from), said)),
+    }),
+  }
+}
+
+/** A measured thing with the unit said in each of its bare readings. */
+export function sayObjectUnit(object: TypedObject, unit: Unit): TypedObject {
+  const said = (typed: TypedLength) => sayUnit(typed, unit)
+  const readings = Object.entries(object.readings ?? {}).map(([key, list]) => [
+    key,
+    list?.map(entry => (typeof entry === 'object' ? { ...entry, value: said(entry.value) } : said(entry))),
+  ])
+  return {
+    ...object,
+    ...(object.tapeDivision !== undefined && { tapeDivision: said(object.tapeDivision) }),
+    readings: Object.fromEntries(readings) as TypedObject['readings'],
+  }
+}
+
+const sizingLengths = ['easeWidth', 'easeHeight', 'addWidth', 'addHeight']
+
+function optionLengths(family: string, unit: Unit): readonly string[] {
+  const schema = findFamily(family)?.options(unit)
+  return schema ? lengthKeys(listOptionFields(schema)) : []
+}
+
+function extraLengths(type: string, unit: Unit): readonly string[] {
+  const schema = findExtra(type)?.options(unit)
+  return schema ? lengthKeys(listOptionFields(schema)) : []
+}
+
+function lengthKeys(fields: ReturnType<typeof listOptionFields>): readonly string[] {
+  return fields.flatMap(([key, { field }]) => (field === 'length' ? [key] : []))
+}
+
+/** A bare number means something else in another unit; a length that says its unit does not. */
+function sayUnit(typed: TypedLength, unit: Unit): TypedLength {
+  const text = String(typed)
+  const [inInches, inMetric] = [parseLength(text, 'in'), parseLength(text, 'mm')]
+  const bare = inInches.ok && inMetric.ok && inInches.length !== inMetric.length
+  return bare ? `${text} ${unit}` : typed
+}
+
+function mapKeys<Value extends object>(
+  value: Value,
+  keys: readonly string[],
+  change: (typed: TypedLength) => TypedLength,
+): Value {
+  const changed = Object.entries(value).map(([key, entry]) => {
+    const isLength = keys.includes(key) && (typeof entry === 'string' || typeof entry === 'number')
+    return [key, isLength ? change(entry) : entry]
+  })
+  return Object.fromEntries(changed) as Value
+}

@@ -1,0 +1,27 @@
+import type { Extra } from '../extras/contract.js'
+import type { Family, FamilyOptions } from '../families/contract.js'
+import type { Sizing } from '../fit/sizing.js'
+import type { Length } from '../length/length.js'
+import type { Unit } from '../length/unit.js'
+import type { Stack } from '../material/layer.js'
+import type { CoveredObject } from '../object/reading.js'
+
+/** A cover file that was read and found whole in form: every length known, family and extras looked up. */
+export interface Cover {
+  readonly name: string
+  readonly unit: Unit
+  readonly grid: Length
+  readonly object: CoveredObject
+  readonly family: Family
+  /** As stated; absent where recipe or family decides. */
+  readonly seam?: Length
+  readonly sizing: Sizing
+  readonly options: FamilyOptions
+  readonly stack: Stack
+  readonly extras: readonly AddedExtra[]
+}
+
+export interface AddedExtra {
+  readonly extra: Extra
+  readonly options: Readonly<Record<string, unknown>>
+}

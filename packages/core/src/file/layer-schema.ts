@@ -1,0 +1,46 @@
+import { z } from 'zod'
+import { mm, zero, type Length } from '../length/length.js'
+import { customary, type Unit } from '../length/unit.js'
+import type { Layer } from '../material/layer.js'
+import { fraying, prints, stiffnesses } from '../material/material.js'
+import { roles } from '../material/role.js'
+import { lengthInput } from './length-input.js'
+
+const share = z.number().min(0).max(1)
+const percent = z.number().min(0).max(100)
+
+/** The properties of a material, as a file or the stash says them. */
+export function materialShape(unit: Unit) {
+  return {
+    role: z.enum(roles),
+    name: z.string().max(120),
+    thickness: lengthInput(unit, { min: mm(0.01), max: mm(50) }),
+    squash: share.default(0),
+    stretchAlong: percent.default(0),
+    stretchAcross: percent.default(0),
+    shrinkage: z.number().min(0).max(30).default(0),
+    takeUp: z.number().min(0).max(30).default(0),
+    print: z.enum(prints).default('none'),
+    frays: z.enum(fraying).default('none'),
+    seeThrough: share.default(0),
+    stiffness: z.enum(stiffnesses).default('soft'),
+    washed: z.boolean().default(false),
+  }
+}
+
+/** One layer of a cover's stack. */
+export function layerSchema(unit: Unit) {
+  return z
+    .strictObject({
+      ...materialShape(unit),
+      name: z.string().max(120).default(''),
+      inset: lengthInput(unit, { min: zero, max: mm(150) }).optional(),
+      quilted: z.boolean().default(false),
+    })
+    .transform(({ inset, ...layer }): Layer => ({ ...layer, inset: inset ?? defaultInset(layer.role, unit) }))
+}
+
+/** Padding ends ½ in (12 mm) inside the edge unless said; all else is caught in the seam. */
+export function defaultInset(role: Layer['role'], unit: Unit): Length {
+  return role === 'padding' ? customary(1 / 2, unit) : zero
+}

@@ -1,0 +1,44 @@
+import { z } from 'zod'
+import { formatLength } from '../length/format.js'
+import type { Length } from '../length/length.js'
+import { parseLength } from '../length/parse.js'
+import { describeLengthProblem } from '../length/problem-words.js'
+import type { Unit } from '../length/unit.js'
+
+/** The lengths that make sense in a place; both ends included. */
+export interface LengthRange {
+  readonly min: Length
+  readonly max: Length
+}
+
+/** A length as typed: text in any form that a maker writes, or a number in the file's unit. */
+export const typedLength = z.union([z.string().max(60), z.number()])
+export type TypedLength = z.infer<typeof typedLength>
+
+/** A schema that turns what was typed into a Length, and refuses what is unreadable or out of range. */
+export function lengthInput(unit: Unit, range: LengthRange) {
+  return typedLength.transform((typed, context): Length => {
+    const read = readLength(typed, unit, range)
+    if (read.ok) return read.length
+    context.issues.push({ code: 'custom', message: read.message, input: typed })
+    return z.NEVER
+  })
+}
+
+export type ReadLength =
+  | { readonly ok: true; readonly length: Length; readonly about: boolean; readonly text: string }
+  | { readonly ok: false; readonly message: string }
+
+/** Reads what was typed and judges it against its range; the message says what stood there and what would do. */
+export function readLength(typed: TypedLength, unit: Unit, { min, max }: LengthRange): ReadLength {
+  const text = String(typed)
+  const parsed = parseLength(text, unit)
+  if (!parsed.ok) return { ok: false, message: describeLengthProblem(parsed.problem) }
+  const { length, about } = parsed
+  if (length >= min && length <= max) return { ok: true, length, about, text }
+  const say = (bound: Length) => formatLength(bound, unit, { finest: 16 })
+  return {
+    ok: false,
+    message: `“${text}” is ${length < min ? 'too small' : 'too large'}: expected ${say(min)} to ${say(max)}.`,
+  }
+}

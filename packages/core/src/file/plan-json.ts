@@ -1,0 +1,112 @@
+import { severityOf } from '../finding/severity.js'
+import { describeFinding, type SayLength } from '../finding/words.js'
+import type { Direction, Severity } from '../finding/finding.js'
+import { formatLength } from '../length/format.js'
+import { absolute, subtract, toJsonMm, type Length } from '../length/length.js'
+import type { Unit } from '../length/unit.js'
+import type { Notion } from '../piece/notion.js'
+import type { Piece } from '../piece/piece.js'
+import { because, type Reason } from '../piece/reason.js'
+import type { Side } from '../piece/side.js'
+import type { Plan } from '../plan.js'
+
+interface Millimetres {
+  readonly mm: number
+}
+
+/** A plan as JSON carries it: millimetres to four decimals, plain text in the workshop's unit. */
+export function planToJson(plan: Plan, unit: Unit) {
+  return {
+    pieces: plan.pieces.map(piece => pieceToJson(piece, unit)),
+    notions: plan.notions.map(notion => notionToJson(notion, unit)),
+    panels: plan.strip.panels.map(({ id, width }) => ({ id, width: millimetres(width) })),
+    standOff: {
+      body: millimetres(plan.standOff.body),
+      ...(plan.standOff.flap !== undefined && { flap: millimetres(plan.standOff.flap) }),
+    },
+    ...(plan.fits.length > 0 && {
+      needed: byDirection(plan, fit => millimetres(fit.needed)),
+      finished: byDirection(plan, fit => millimetres(fit.finished)),
+      ease: byDirection(plan, fit => ({ ...millimetres(fit.ease), verdict: fit.verdict })),
+    }),
+    findings: plan.findings.map(finding => ({
+      code: finding.code,
+      severity: severityOf[finding.code],
+      about: finding.about,
+      ...describeFinding(finding, sayPlainly(unit)),
+    })),
+  }
+}
+
+export type PlanJson = ReturnType<typeof planToJson>
+
+/** Whether the plan can be made as it stands: no error among its findings. */
+export function isMakeable({
+  findings,
+}: {
+  readonly findings: readonly { readonly severity: Severity }[]
+}): boolean {
+  return findings.every(({ severity }) => severity !== 'error')
+}
+
+/** Lengths in findings as files carry them: ASCII, to 1/32 in, and never a difference that reads as nothing. */
+export function sayPlainly(unit: Unit): SayLength {
+  return length => sayLength(length, unit, 'plain')
+}
+
+/** Lengths in findings as screens show them: true fractions. */
+export function sayProperly(unit: Unit): SayLength {
+  return length => sayLength(length, unit, 'proper')
+}
+
+function sayLength(length: Length, unit: Unit, style: 'plain' | 'proper'): string {
+  const text = formatLength(length, unit, { style, finest: 32 })
+  return length !== 0 && /^0\s/.test(text) ? formatLength(absolute(length), 'mm', { style }) : text
+}
+
+function pieceToJson({ id, role, count, width, height, trimTo }: Piece, unit: Unit) {
+  return {
+    id,
+    role,
+    count,
+    cut: { width: withText(width.cut, unit), height: withText(height.cut, unit) },
+    exact: { width: millimetres(width.exact), height: millimetres(height.exact) },
+    ...(trimTo && {
+      trimTo: { piece: trimTo.piece, width: millimetres(trimTo.width), height: millimetres(trimTo.height) },
+    }),
+    reasons: { width: width.reasons.map(reasonToJson), height: height.reasons.map(reasonToJson) },
+  }
+}
+
+function notionToJson({ id, count, length, measureFirst }: Notion, unit: Unit) {
+  return {
+    id,
+    count,
+    ...(length && { length: withText(length.cut, unit) }),
+    ...(measureFirst && { measureFirst }),
+    reasons: length ? [...length.reasons, ...roundingOf(length)].map(reasonToJson) : [],
+  }
+}
+
+function roundingOf({ cut, exact }: Side): readonly Reason[] {
+  return because('rounding up', subtract(cut, exact))
+}
+
+function byDirection<Value>(
+  plan: Plan,
+  value: (fit: Plan['fits'][number]) => Value,
+): Partial<Record<Direction, Value>> {
+  return Object.fromEntries(plan.fits.map(fit => [fit.direction, value(fit)]))
+}
+
+function reasonToJson({ label, length }: Reason) {
+  return { label, ...millimetres(length) }
+}
+
+function millimetres(length: Length): Millimetres {
+  return { mm: toJsonMm(length) }
+}
+
+function withText(length: Length, unit: Unit) {
+  return { ...millimetres(length), text: formatLength(length, unit) }
+}

@@ -1,0 +1,159 @@
+import type { z } from 'zod'
+import { findExtra, extras as knownExtras } from '../extras/registry.js'
+import type { Family, FamilyOptions } from '../families/contract.js'
+import { families, findFamily } from '../families/registry.js'
+import { units, type Unit } from '../length/unit.js'
+import { missingReadings } from '../object/required.js'
+import { coverSchema, type CoverFile } from './cover-schema.js'
+import type { AddedExtra, Cover } from './cover.js'
+import type { Issue } from './issue.js'
+import { describeMissing } from './missing-words.js'
+import { describeSchemaIssues, show } from './schema-issues.js'
+import { settleSizing } from './sizing-schema.js'
+import { upgradeCoverFile } from './upgrades.js'
+
+export type ReadResult<Value> =
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly issues: readonly Issue[] }
+
+/** Reads a cover file that can be planned: right in form, and every needed reading taken. */
+export function readCover(input: unknown): ReadResult<Cover> {
+  const draft = readDraft(input)
+  if (!draft.ok) return draft
+  const { object, family } = draft.value
+  const issues = missingReadings(object, family.requiredReadings).map(describeMissing)
+  return issues.length > 0 ? { ok: false, issues } : draft
+}
+
+/** Reads a cover file that may still wait for readings, as a maker leaves it half-way. Never throws. */
+export function readDraft(input: unknown): ReadResult<Cover> {
+  const upgraded = upgradeCoverFile(input)
+  if (!upgraded.ok) return upgraded
+  const parsed = coverSchema(unitOf(upgraded.value)).safeParse(upgraded.value)
+  if (!parsed.success) return { ok: false, issues: describeSchemaIssues(parsed.error, upgraded.value) }
+  return assemble(parsed.data)
+}
+
+function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Cover> {
+  const family = findFamily(file.family)
+  if (!family)
+    return refuse('family', `${show(file.family)} is not a way of making. Known: ${listOf(families, 'id')}.`)
+  const options = readOptions(family, file.options, file.unit)
+  const extras = file.extras.map((extra, index) => readExtra(extra, index, file.unit))
+  const issues = [
+    ...checkObjects(file, family),
+    ...checkLayers(file.layers),
+    ...checkSizing(file.sizing, family),
+    ...(options.ok ? [] : options.issues),
+    ...extras.flatMap(extra => (extra.ok ? [] : extra.issues)),
+  ]
+  if (issues.length > 0 || !options.ok || !file.object) return { ok: false, issues }
+  const { name, unit, grid, object, seam, layers: stack } = file
+  return {
+    ok: true,
+    value: {
+      name,
+      unit,
+      grid,
+      object,
+      family,
+      ...(seam !== undefined && { seam }),
+      sizing: settleSizing(file.sizing, family.ruleMeasures),
+      options: options.value,
+      stack,
+      extras: extras.flatMap(extra => (extra.ok ? [extra.value] : [])),
+    },
+  }
+}
+
+function readOptions(family: Family, options: unknown, unit: Unit): ReadResult<FamilyOptions> {
+  const parsed = family.options(unit).safeParse(options)
+  if (parsed.success) return { ok: true, value: parsed.data }
+  return { ok: false, issues: under('options', describeSchemaIssues(parsed.error, options)) }
+}
+
+function readExtra(typed: { readonly type: string }, index: number, unit: Unit): ReadResult<AddedExtra> {
+  const { type, ...options } = typed
+  const extra = findExtra(type)
+  const path = `extras[${index}]`
+  if (!extra)
+    return refuse(
+      `${path}.type`,
+      `${show(type)} cannot be added to a cover. Known: ${listOf(knownExtras, 'type')}.`,
+    )
+  const parsed = extra.options(unit).safeParse(options)
+  if (parsed.success) return { ok: true, value: { extra, options: parsed.data } }
+  return { ok: false, issues: under(path, describeSchemaIssues(parsed.error, options)) }
+}
+
+function checkObjects(file: { object?: unknown; objects?: unknown }, family: Family): readonly Issue[] {
+  if (file.objects !== undefined)
+    return [{ path: 'objects', message: `A ${family.id} is made for one thing: give it as object.` }]
+  if (file.object === undefined)
+    return [
+      {
+        path: 'object',
+        message: 'Expected what is covered: an object with kind and readings, found nothing.',
+      },
+    ]
+  return []
+}
+
+function checkLayers(layers: Cover['stack']): readonly Issue[] {
+  const rolesSeen = layers.map(layer => layer.role)
+  const twice = layers.flatMap(({ role }, index) =>
+    rolesSeen.indexOf(role) < index
+      ? [{ path: `layers[${index}].role`, message: `There is a layer “${role}” already; one of each role.` }]
+      : [],
+  )
+  if (!rolesSeen.includes('outer'))
+    return [
+      ...twice,
+      { path: 'layers', message: 'Expected an outer layer, the cloth that is seen; found none.' },
+    ]
+  if (twice.length === 0 && rolesSeen.at(-1) !== 'outer')
+    return [{ path: 'layers', message: 'Layers run from the thing outwards: the outer must stand last.' }]
+  return twice
+}
+
+function checkSizing(
+  sizing: { mode: string; recipe?: string; measure?: string | undefined },
+  family: Family,
+): readonly Issue[] {
+  if (sizing.mode === 'recipe' && !family.recipes.some(({ id }) => id === sizing.recipe))
+    return [
+      {
+        path: 'sizing.recipe',
+        message: `${show(sizing.recipe)} is not a recipe of ${family.id}. Known: ${listOf(family.recipes, 'id')}.`,
+      },
+    ]
+  const { measure } = sizing
+  if (measure !== undefined && !family.ruleMeasures.some(known => known === measure))
+    return [
+      {
+        path: 'sizing.measure',
+        message: `A rule for ${family.id} adds to ${family.ruleMeasures.join(' or ')}, found ${show(measure)}.`,
+      },
+    ]
+  return []
+}
+
+/** The unit that bare numbers of the file are in; inches where it says nothing known. */
+function unitOf(input: unknown): Unit {
+  const unit = (input as Partial<CoverFile> | null)?.unit
+  return units.find(known => known === unit) ?? 'in'
+}
+
+function under(parent: string, issues: readonly Issue[]): readonly Issue[] {
+  return issues.map(({ path, message }) => ({
+    path: path === '' ? parent : path.startsWith('[') ? parent + path : `${parent}.${path}`,
+    message,
+  }))
+}
+
+function refuse(path: string, message: string): { readonly ok: false; readonly issues: readonly Issue[] } {
+  return { ok: false, issues: [{ path, message }] }
+}
+
+function listOf<Key extends string>(known: readonly Readonly<Record<Key, string>>[], key: Key): string {
+  return known.map(entry => entry[key]).join(', ')
+}

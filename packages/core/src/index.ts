@@ -1,0 +1,71 @@
+export type { CoverBody, MaterialBody, SettingsBody, ThingBody } from './api/bodies.js'
+export { readCoverBody, readMaterialBody, readSettingsBody, readThingBody } from './api/bodies.js'
+export type { Problem } from './api/problem.js'
+export type { CoverRow, MaterialRow, Page, SettingsRow, ThingRow } from './api/rows.js'
+export { coverRow, materialRow, settingsRow, thingRow } from './api/rows.js'
+export type { Drawing, Fill, LineStyle, Mark, PathMark, TextMark } from './drawing/drawing.js'
+export { drawEndOn } from './drawing/end-on-drawing.js'
+export { drawPiece } from './drawing/piece-drawing.js'
+export { drawStrip } from './drawing/strip-drawing.js'
+export { svgNumber, svgPath } from './drawing/svg-path.js'
+export { extras, findExtra } from './extras/registry.js'
+export type { Family, Recipe } from './families/contract.js'
+export { listOptionFields, type OptionField } from './families/option-fields.js'
+export { families, findFamily } from './families/registry.js'
+export type { Section } from './families/section.js'
+export type { Panel, Strip } from './families/strip.js'
+export { applyRepair } from './file/apply-repair.js'
+export { changeUnit, sayObjectUnit } from './file/change-unit.js'
+export { coverFormat, coverVersion } from './file/cover-schema.js'
+export type {
+  CoverFile,
+  TypedExtra,
+  TypedLayer,
+  TypedObject,
+  TypedReading,
+  TypedSizing,
+} from './file/cover-schema.js'
+export type { Cover } from './file/cover.js'
+export { formatIssue, type Issue } from './file/issue.js'
+export { coverJsonSchema } from './file/json-schema.js'
+export { defaultInset } from './file/layer-schema.js'
+export { readLength, type LengthRange, type ReadLength, type TypedLength } from './file/length-input.js'
+export { describeChoice } from './file/missing-words.js'
+export { isMakeable, planToJson, sayPlainly, sayProperly, type PlanJson } from './file/plan-json.js'
+export { readCover, readDraft, type ReadResult } from './file/read-cover.js'
+export { readingRanges } from './file/reading-ranges.js'
+export type { Direction, Finding, FindingCode, Severity, Subject } from './finding/finding.js'
+export { describeRepair, type Repair } from './finding/repair.js'
+export { severityOf } from './finding/severity.js'
+export { describeFinding, type SayLength } from './finding/words.js'
+export type { Fit } from './fit/fit.js'
+export type { Verdict } from './fit/verdict.js'
+export { formatLength } from './length/format.js'
+export { cuttingGrids, defaultGrid } from './length/grid.js'
+export {
+  add,
+  inches,
+  mm,
+  ratio,
+  scale,
+  subtract,
+  toInches,
+  toMm,
+  zero,
+  type Length,
+} from './length/length.js'
+export { parseLength } from './length/parse.js'
+export { customary, defaultTapeDivision, units, type Unit } from './length/unit.js'
+export { typicalMaterials, type TypedMaterial } from './material/catalog.js'
+export { prints } from './material/material.js'
+export { roles, type Role } from './material/role.js'
+export { objectKinds, spineShapes, type ObjectKind, type SpineShape } from './object/kind.js'
+export { readingStateWords, readingWords } from './object/reading-words.js'
+export { readingKeys, readingStates, type ReadingKey, type ReadingState } from './object/reading.js'
+export { missingReadings, type ReadingChoice } from './object/required.js'
+export { deriveUncertainty } from './object/uncertainty.js'
+export type { Notion } from './piece/notion.js'
+export type { Piece } from './piece/piece.js'
+export type { Reason } from './piece/reason.js'
+export type { Side } from './piece/side.js'
+export { plan, type Plan } from './plan.js'

@@ -1,0 +1,27 @@
+import { inches, longest, scale, type Length } from '../length/length.js'
+import type { CoveredObject, Reading, ReadingKey } from './reading.js'
+
+/**
+ * Standard uncertainty of a measurement: division/√12; of several readings the larger of that and s/√n; `about`
+ * gives (⅛ in)/√3; off another copy counts double. Undefined where nothing was read.
+ * Source: docs/craft.md, Reading a tape.
+ */
+export function deriveUncertainty(object: CoveredObject, key: ReadingKey): Length | undefined {
+  const taken = object.readings[key] ?? []
+  const [first, ...others] = taken.map(reading => oneReading(reading, object.tapeDivision))
+  if (first === undefined) return undefined
+  return longest(first, ...others, spreadOfMean(taken))
+}
+
+function oneReading({ about, state }: Reading, division: Length): Length {
+  const tape = about ? scale(inches(1 / 8), 1 / Math.sqrt(3)) : scale(division, 1 / Math.sqrt(12))
+  return state === 'another-copy' ? scale(tape, 2) : tape
+}
+
+function spreadOfMean(taken: readonly Reading[]): Length {
+  const count = taken.length
+  if (count < 2) return 0 as Length
+  const mean = taken.reduce((sum, reading) => sum + reading.length, 0) / count
+  const squares = taken.reduce((sum, reading) => sum + (reading.length - mean) ** 2, 0)
+  return scale(1 as Length, Math.sqrt(squares / (count - 1) / count))
+}
