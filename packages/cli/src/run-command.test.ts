@@ -1,0 +1,89 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect } from 'chai'
+import { runCommand } from './run-command.js'
+
+const hutLedger = {
+  format: 'snowdrift/cover',
+  version: 1,
+  object: {
+    kind: 'hardcover',
+    readings: { height: ['9 3/8'], width: ['6 5/8'], thickness: ['1 3/16'], boardThickness: ['1/8'] },
+  },
+  family: 'slip-cover',
+  layers: [{ role: 'outer', thickness: '0.28 mm' }],
+}
+
+async function run(command: string, args: readonly string[], input = '') {
+  const written = { out: '', err: '' }
+  const code = await runCommand(command, args, {
+    input: (async function* () {
+      await Promise.resolve()
+      yield input
+    })(),
+    print: text => (written.out += text),
+    complain: text => (written.err += text),
+  })
+  return { code, ...written }
+}
+
+const plan = (cover: unknown) => run('plan', ['-'], JSON.stringify(cover))
+
+describe('snowdrift plan', () => {
+  let folder = ''
+  before(async () => {
+    folder = await mkdtemp(join(tmpdir(), 'snowdrift-cli-'))
+  })
+  after(() => rm(folder, { recursive: true }))
+
+  it('prints the plan of a file and of standard input alike, and exits 0', async () => {
+    const file = join(folder, 'cover.json')
+    await writeFile(file, JSON.stringify(hutLedger))
+    const [fromFile, fromInput] = [await run('plan', [file]), await plan(hutLedger)]
+    expect(fromFile).to.deep.equal(fromInput)
+    expect(fromFile).to.include({ code: 0, err: '' })
+    expect(
+      (JSON.parse(fromFile.out) as { pieces: { id: string }[] }).pieces.map(({ id }) => id),
+    ).to.deep.equal(['outer', 'flap'])
+  })
+
+  it('exits 1 with the plan when the cover cannot be made', async () => {
+    const tight = { ...hutLedger, sizing: { mode: 'rule', measure: 'wrap', addWidth: 0, addHeight: 1 } }
+    const { code, out, err } = await plan(tight)
+    expect({ code, err }).to.deep.equal({ code: 1, err: '' })
+    const { findings } = JSON.parse(out) as { findings: { code: string }[] }
+    expect(findings.map(finding => finding.code)).to.include('will-not-go')
+  })
+
+  it('exits 2 with a line a problem and nothing on standard output', async () => {
+    const bad = { ...hutLedger, family: 'slip-cover', seam: 'wide', options: { flap: 1 } }
+    const { code, out, err } = await plan(bad)
+    expect({ code, out }).to.deep.equal({ code: 2, out: '' })
+    expect(err.trimEnd().split('\n')).to.deep.equal([
+      'seam: No number found in “wide”. Write it as 8 3/4, 8.75, 22.2 cm or 222 mm.',
+    ])
+    const two = await plan({ ...hutLedger, seam: 'wide', flavour: 1 })
+    expect(two.err.trimEnd().split('\n')).to.have.length(2)
+  })
+
+  it('tells a missing file, a folder, broken JSON and a huge input apart', async () => {
+    expect((await run('plan', [join(folder, 'none.json')])).err).to.contain('there is no such file')
+    expect((await run('plan', [folder])).err).to.contain('this is a folder')
+    expect((await run('plan', ['-'], '{ "format": ')).err).to.match(/^standard input: not JSON: /)
+    expect((await run('plan', ['-'], ' '.repeat(1_000_001))).err).to.contain('larger than a cover file')
+    expect((await run('plan', [])).err).to.contain('Expected one file')
+    expect((await run('plan', ['a', 'b'])).code).to.equal(2)
+  })
+})
+
+describe('other commands', () => {
+  it('say “not yet”, or that they do not exist, and exit 2', async () => {
+    for (const command of ['simulate', 'nest', 'export'])
+      expect(await run(command, []))
+        .to.include({ code: 2, out: '' })
+        .and.have.property('err')
+        .that.contains('not yet')
+    expect((await run('sew', [])).err).to.contain('there is no command “sew”')
+  })
+})

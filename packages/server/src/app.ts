@@ -1,0 +1,77 @@
+import { Hono, type HonoRequest } from 'hono'
+import { bodyLimit } from 'hono/body-limit'
+import { readCoverBody, readMaterialBody, readThingBody } from '@snowdrift/core'
+import type { Repositories } from './db/repositories/repositories.js'
+import { mostBodyBytes } from './http/body.js'
+import { guard } from './http/guard.js'
+import { isDatabaseDown, isUnknownReference } from './http/database-errors.js'
+import { answerProblem } from './http/problems.js'
+import { securityHeaders } from './http/security-headers.js'
+import { createRowRoutes } from './routes/row-routes.js'
+import { createSettingsRoutes } from './routes/settings-routes.js'
+import type { WorkshopEnv } from './routes/workshop.js'
+import { serveWeb } from './routes/web.js'
+
+export interface Log {
+  readonly info: (what: object, message: string) => void
+  readonly error: (what: object, message: string) => void
+}
+
+export interface AppDependencies {
+  readonly repositories: Repositories
+  readonly workshopOf: (request: HonoRequest) => string
+  /** Throws where the database does not answer. */
+  readonly ping: () => Promise<void>
+  readonly log: Log
+  readonly now: () => Date
+  /** The folder of the built web application; none serves the API alone. */
+  readonly webFolder?: string
+}
+
+/** The whole server as a function of its dependencies. */
+export function createApp({ repositories, workshopOf, ping, log, now, webFolder }: AppDependencies): Hono {
+  const { things, covers, materials, settings } = repositories
+  const api = new Hono<WorkshopEnv>()
+    .get('/health', async context => {
+      await ping()
+      return context.json({ status: 'ok' })
+    })
+    .use(async (context, next) => {
+      context.set('workshop', workshopOf(context.req))
+      await next()
+      context.header('Cache-Control', 'no-store')
+    })
+    .use(
+      bodyLimit({
+        maxSize: mostBodyBytes,
+        onError: context => answerProblem(context, { kind: 'too-large', limit: '256 kB' }),
+      }),
+    )
+    .route('/things', createRowRoutes({ what: 'thing', rows: things, read: readThingBody }))
+    .route('/covers', createRowRoutes({ what: 'cover', rows: covers, read: readCoverBody }))
+    .route('/materials', createRowRoutes({ what: 'material', rows: materials, read: readMaterialBody }))
+    .route('/settings', createSettingsRoutes(settings))
+    .all('/*', context => answerProblem(context, { kind: 'missing', what: 'such address' }))
+
+  const app = new Hono()
+  app.use(async (context, next) => {
+    const began = now().getTime()
+    await next()
+    const { method, path } = context.req
+    log.info({ method, path, status: context.res.status, milliseconds: now().getTime() - began }, 'answered')
+  })
+  app.use(securityHeaders)
+  app.use(guard)
+  app.route('/api', api)
+  if (webFolder !== undefined) serveWeb(app, webFolder)
+  app.onError((error, context) => {
+    if (isUnknownReference(error))
+      return answerProblem(context, {
+        kind: 'unreadable',
+        issues: [{ path: 'thingId', message: 'There is no such thing on the shelf.' }],
+      })
+    log.error({ error: error.message, stack: error.stack }, 'failed')
+    return answerProblem(context, { kind: isDatabaseDown(error) ? 'down' : 'bug' })
+  })
+  return app
+}

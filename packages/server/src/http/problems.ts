@@ -1,0 +1,90 @@
+import type { Context } from 'hono'
+import type { Issue, Problem } from '@snowdrift/core'
+
+/** What can be wrong with a request, as data; `answerProblem` is the only place that knows status codes. */
+export type Failure =
+  | { readonly kind: 'unreadable'; readonly issues: readonly Issue[] }
+  | { readonly kind: 'not-json' }
+  | { readonly kind: 'too-large'; readonly limit: string }
+  | { readonly kind: 'wrong-type' }
+  | { readonly kind: 'bad-request'; readonly detail: string }
+  | { readonly kind: 'missing'; readonly what: string }
+  | { readonly kind: 'version-needed' }
+  | { readonly kind: 'stale'; readonly current: unknown }
+  | { readonly kind: 'foreign'; readonly detail: string }
+  | { readonly kind: 'down' }
+  | { readonly kind: 'bug' }
+
+interface Answer {
+  readonly status: 400 | 403 | 404 | 412 | 413 | 415 | 422 | 428 | 500 | 503
+  readonly title: string
+  readonly detail: string
+}
+
+export function answerProblem(context: Context, failure: Failure): Response {
+  const { status, title, detail } = describe(failure)
+  const problem: Problem = {
+    type: `/problems/${failure.kind}`,
+    title,
+    status,
+    detail,
+    ...(failure.kind === 'unreadable' && { issues: failure.issues }),
+    ...(failure.kind === 'stale' && { current: failure.current }),
+  }
+  return context.body(JSON.stringify(problem), status, { 'Content-Type': 'application/problem+json' })
+}
+
+function describe(failure: Failure): Answer {
+  switch (failure.kind) {
+    case 'unreadable':
+      return {
+        status: 422,
+        title: 'Something in it cannot be read',
+        detail: failure.issues.map(issue => `${issue.path}: ${issue.message}`).join(' '),
+      }
+    case 'not-json':
+      return { status: 400, title: 'Not JSON', detail: 'The body is not JSON. Send an object in JSON.' }
+    case 'too-large':
+      return {
+        status: 413,
+        title: 'Too large',
+        detail: `The body is larger than ${failure.limit}. No cover needs that much.`,
+      }
+    case 'wrong-type':
+      return { status: 415, title: 'Wrong type', detail: 'Send the body as application/json.' }
+    case 'bad-request':
+      return { status: 400, title: 'Not understood', detail: failure.detail }
+    case 'missing':
+      return {
+        status: 404,
+        title: 'Not here',
+        detail: `There is no ${failure.what} here. It may have been deleted.`,
+      }
+    case 'version-needed':
+      return {
+        status: 428,
+        title: 'Version needed',
+        detail: 'Say in If-Match which version the change is based on, as "v3".',
+      }
+    case 'stale':
+      return {
+        status: 412,
+        title: 'Changed meanwhile',
+        detail: 'It was changed elsewhere since it was read. What stands now is in “current”.',
+      }
+    case 'foreign':
+      return { status: 403, title: 'Not from here', detail: failure.detail }
+    case 'down':
+      return {
+        status: 503,
+        title: 'Database away',
+        detail: 'The database does not answer. Nothing was changed; try again in a moment.',
+      }
+    case 'bug':
+      return {
+        status: 500,
+        title: 'Our mistake',
+        detail: 'Something went wrong on the server. Nothing was changed.',
+      }
+  }
+}

@@ -1,0 +1,3 @@
+export { startCluster, type Cluster } from './cluster/cluster.js'
+export { createApp } from './app.js'
+export { serve, type Server } from './serve.js'

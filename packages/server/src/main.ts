@@ -1,0 +1,64 @@
+import { join, resolve } from 'node:path'
+import pino from 'pino'
+import { startCluster } from './cluster/cluster.js'
+import { lockData } from './cluster/data-lock.js'
+import { isPortFree } from './cluster/free-port.js'
+import { readEnvironment } from './environment.js'
+import { serve } from './serve.js'
+import { StartFailure } from './start-failure.js'
+
+type Undo = () => Promise<void>
+
+const undo: Undo[] = []
+let stopping = false
+
+process.on('SIGINT', () => void stop(0))
+process.on('SIGTERM', () => void stop(0))
+process.on('SIGHUP', () => void stop(0))
+
+try {
+  await start(process.argv.includes('--demo'))
+} catch (error) {
+  if (stopping) process.exitCode = 0
+  else {
+    console.error(error instanceof StartFailure ? `snowdrift: ${error.message}` : error)
+    await stop(1)
+  }
+}
+
+async function start(demo: boolean): Promise<void> {
+  const { port, dataFolder, databaseUrl } = readEnvironment(process.env)
+  if (!(await isPortFree(port)))
+    throw new StartFailure(
+      `Port ${port} is in use. If that is another Snowdrift, open http://127.0.0.1:${port}; else choose a port: PORT=${port + 1} ./snowdrift ${demo ? 'demo' : 'start'}`,
+    )
+  undo.push(await lockData(dataFolder, `http://127.0.0.1:${port}`))
+  const url = databaseUrl ?? (await startOwnDatabase(dataFolder))
+  if (stopping) return
+  const log = pino(
+    { name: 'snowdrift' },
+    pino.destination({ dest: join(dataFolder, 'server.log'), mkdir: true, sync: false }),
+  )
+  const webFolder = resolve(import.meta.dirname, '../../web/dist')
+  const server = await serve({ databaseUrl: url, port, log, demo, webFolder })
+  undo.push(server.close)
+  console.log(
+    `Snowdrift is at ${server.address}${demo ? ' with the demo workshop' : ''}. Ctrl-C stops it; nothing is lost.`,
+  )
+}
+
+async function startOwnDatabase(dataFolder: string): Promise<string> {
+  console.log(`Starting the database in ${dataFolder} …`)
+  const cluster = await startCluster(dataFolder)
+  undo.push(cluster.stop)
+  return cluster.url
+}
+
+/** Takes down what was put up, last first; a second signal does not hurry it. */
+async function stop(code: number): Promise<void> {
+  if (stopping) return
+  stopping = true
+  if (code === 0) console.log('\nStopping …')
+  for (const step of undo.reverse()) await step().catch((error: unknown) => console.error(error))
+  process.exit(code)
+}

@@ -1,0 +1,87 @@
+import { randomUUID } from 'node:crypto'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { createApp, type Log } from '../app.js'
+import { startCluster, type Cluster } from '../cluster/cluster.js'
+import { connect, type Database } from '../db/connect.js'
+import { migrate } from '../db/migrate.js'
+import { createRepositories, type Repositories } from '../db/repositories/repositories.js'
+import { ensureWorkshop } from '../db/repositories/workshops.js'
+
+export const quietLog: Log = { info: () => undefined, error: () => undefined }
+
+/** A real PostgreSQL for a run of tests, in a folder of its own that goes away afterwards. */
+export interface TestDatabase {
+  readonly cluster: Cluster
+  readonly folder: string
+  readonly remove: () => Promise<void>
+}
+
+export async function startTestDatabase(): Promise<TestDatabase> {
+  const folder = await mkdtemp(join(tmpdir(), 'snowdrift-test-'))
+  const cluster = await startCluster(folder, { careless: true })
+  return {
+    cluster,
+    folder,
+    remove: async () => {
+      await cluster.stop()
+      await rm(folder, { recursive: true })
+    },
+  }
+}
+
+/** An application over the database with two workshops; a header of the test says whose request it is. */
+export interface TestApp {
+  readonly database: Database
+  readonly repositories: Repositories
+  readonly ours: string
+  readonly theirs: string
+  readonly request: (method: string, path: string, options?: RequestOptions) => Promise<Answer>
+}
+
+export interface RequestOptions {
+  readonly body?: unknown
+  readonly headers?: Readonly<Record<string, string>>
+  readonly workshop?: string
+}
+
+export interface Answer {
+  readonly status: number
+  readonly headers: Headers
+  readonly body: Record<string, never> & { readonly [key: string]: unknown }
+}
+
+export async function createTestApp(url: string): Promise<TestApp> {
+  const database = await connect(url)
+  await migrate(database.sequelize)
+  const repositories = createRepositories(database.models, { now: () => new Date(), newId: randomUUID })
+  const ours = await ensureWorkshop(database.models, `ours-${randomUUID()}`, randomUUID)
+  const theirs = await ensureWorkshop(database.models, `theirs-${randomUUID()}`, randomUUID)
+  const app = createApp({
+    repositories,
+    workshopOf: request => request.header('X-Test-Workshop') ?? ours,
+    ping: () => database.sequelize.authenticate(),
+    log: quietLog,
+    now: () => new Date(),
+  })
+  const request: TestApp['request'] = async (method, path, { body, headers, workshop } = {}) => {
+    const response = await app.request(`http://127.0.0.1${path}`, {
+      method,
+      headers: {
+        Host: '127.0.0.1:4180',
+        ...(body !== undefined && { 'Content-Type': 'application/json' }),
+        ...(workshop !== undefined && { 'X-Test-Workshop': workshop }),
+        ...headers,
+      },
+      ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    })
+    const text = await response.text()
+    return {
+      status: response.status,
+      headers: response.headers,
+      body: text.startsWith('{') ? JSON.parse(text) : {},
+    }
+  }
+  return { database, repositories, ours, theirs, request }
+}
