@@ -55,8 +55,8 @@ export const demoCovers: readonly { readonly thing: DemoThing; readonly file: Co
       ...head,
       name: 'Snow-profile notebook, by recipe',
       object: objectOf('snowProfileNotebook'),
-      sizing: { mode: 'recipe', recipe: 'deep-flaps' },
-      options: { flapDepth: '3' },
+      sizing: { mode: 'recipe', recipe: 'inch-and-a-half' },
+      options: { flapDepth: '2 3/4' },
       layers: [
         lining,
         { role: 'interfacing', name: 'Woven fusible', thickness: '0.25 mm' },
