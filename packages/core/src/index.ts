@@ -5,6 +5,7 @@ export type { CoverRow, MaterialRow, Page, SettingsRow, ThingRow } from './api/r
 export { coverRow, materialRow, settingsRow, thingRow } from './api/rows.js'
 export type { Drawing, Fill, LineStyle, Mark, PathMark, TextMark } from './drawing/drawing.js'
 export { drawEndOn } from './drawing/end-on-drawing.js'
+export { drawMeasureGuide } from './drawing/measure-guide.js'
 export { drawPiece } from './drawing/piece-drawing.js'
 export { drawStrip } from './drawing/strip-drawing.js'
 export { svgNumber, svgPath } from './drawing/svg-path.js'
@@ -15,7 +16,7 @@ export { families, findFamily } from './families/registry.js'
 export type { Section } from './families/section.js'
 export type { Panel, Strip } from './families/strip.js'
 export { applyRepair } from './file/apply-repair.js'
-export { changeUnit, sayObjectUnit } from './file/change-unit.js'
+export { changeUnit, sayObjectUnit, sayUnit } from './file/change-unit.js'
 export { coverFormat, coverVersion } from './file/cover-schema.js'
 export type {
   CoverFile,
@@ -55,7 +56,7 @@ export {
   type Length,
 } from './length/length.js'
 export { parseLength } from './length/parse.js'
-export { customary, defaultTapeDivision, units, type Unit } from './length/unit.js'
+export { customary, defaultTapeDivision, oneOf, units, type Unit } from './length/unit.js'
 export { typicalMaterials, type TypedMaterial } from './material/catalog.js'
 export { prints } from './material/material.js'
 export { roles, type Role } from './material/role.js'

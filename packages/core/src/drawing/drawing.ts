@@ -17,6 +17,8 @@ export type LineStyle =
   | 'object'
   | 'leaf'
   | 'hint'
+  | 'tape'
+  | 'bare'
 
 /** How an area is filled; layers are told apart by it. */
 export type Fill =

@@ -22,18 +22,20 @@ export function drawEndOn(section: Section, say: SayLength): Drawing {
   const { width, thickness, plies } = section
   const bulk = add(...plies.map(ply => ply.thickness))
   const unit = scale(longest(width, scale(thickness, 2)), 1 / 100)
-  const detailTop = add(thickness, scale(bulk, 2), scale(unit, 12))
-  const detail = drawDetail(plies, [zero, detailTop], scale(width, 0.62), unit, say)
+  const detailLeft = add(width, bulk, scale(unit, 16))
+  const detailTop = subtract(negate(bulk), scale(unit, 4))
+  const detailWidth = scale(unit, 96)
+  const detail = drawDetail(plies, [detailLeft, detailTop], detailWidth, unit)
   return {
     title: 'The closed book in its cover, seen from the tail',
     from: [subtract(negate(bulk), scale(unit, 3)), subtract(negate(bulk), scale(unit, 7))],
-    width: add(width, scale(bulk, 2), scale(unit, 18)),
-    height: add(detailTop, detail.height, bulk, scale(unit, 9)),
+    width: add(detailLeft, detailWidth, bulk, scale(unit, 3)),
+    height: add(longest(add(thickness, scale(bulk, 2)), detail.height), scale(unit, 14)),
     marks: [
       ...drawBook(section),
       ...wrapPlies(section),
       ...drawFlaps(section),
-      text([scale(width, 0.5), subtract(negate(bulk), scale(unit, 1.5))], 'front', { size: 'small' }),
+      text([scale(width, 0.5), subtract(negate(bulk), scale(unit, 2.6))], 'front', { size: 'small' }),
       text([scale(width, 0.5), add(thickness, scale(bulk, 1), scale(unit, 4.4))], 'back', { size: 'small' }),
       ...drawHeight(
         [add(width, bulk, scale(unit, 3)), zero],

@@ -1,6 +1,5 @@
 import type { Ply } from '../families/section.js'
-import type { SayLength } from '../finding/words.js'
-import { add, ratio, scale, type Length } from '../length/length.js'
+import { add, ratio, scale, toMm, type Length } from '../length/length.js'
 import { rectangle, text, type Mark, type Point } from './drawing.js'
 import { fillOf } from './end-on-drawing.js'
 
@@ -10,7 +9,6 @@ export function drawDetail(
   [left, top]: Point,
   width: Length,
   unit: Length,
-  say: SayLength,
 ): { readonly marks: readonly Mark[]; readonly height: Length } {
   const total = add(...plies.map(ply => ply.thickness))
   const times = Math.max(1, Math.floor(ratio(scale(unit, 6 * plies.length), total)))
@@ -24,8 +22,8 @@ export function drawDetail(
     labelY = (baseline > add(labelY, room) || labelY === y ? baseline : add(labelY, room)) as Length
     y = add(y, thick)
     return [
-      rectangle(at, scale(width, 0.4), thick, { style: 'edge', fill: fillOf(ply.role), piece: ply.role }),
-      text([add(left, scale(width, 0.44)), labelY], `${ply.name || ply.role}, ${say(ply.thickness)}`, {
+      rectangle(at, scale(width, 0.3), thick, { style: 'edge', fill: fillOf(ply.role), piece: ply.role }),
+      text([add(left, scale(width, 0.33)), labelY], `${ply.name || ply.role}, ${thicknessOf(ply)}`, {
         align: 'start',
         size: 'small',
       }),
@@ -37,4 +35,9 @@ export function drawDetail(
     size: 'small',
   })
   return { marks: [title, ...marks], height: (bottom - top) as Length }
+}
+
+/** Thickness is said in millimetres everywhere: no tape has a mark for it. */
+function thicknessOf({ thickness }: Ply): string {
+  return `${Math.round(toMm(thickness) * 100) / 100}\u00a0mm`
 }

@@ -22,6 +22,7 @@ export function drawStrip(strip: Strip, say: SayLength): Drawing {
     height: add(strip.height, scale(unit, 6), below),
     marks: [
       ...panels.map(panel => drawPanel(panel, strip.height)),
+      rectangle([zero, zero], total, strip.height, { style: 'edge' }),
       ...strip.cutPieces.map(area =>
         rectangle(area.at, area.width, area.height, { style: 'cut', piece: area.piece }),
       ),
@@ -48,7 +49,7 @@ function placePanels(panels: readonly Panel[]): readonly PlacedPanel[] {
 
 function drawPanel({ kind, x, width }: PlacedPanel, height: Length): Mark {
   return rectangle([x, zero], width, height, {
-    style: 'edge',
+    style: 'bare',
     fill: kind === 'flap' ? 'inside' : 'outside',
     piece: kind === 'flap' ? 'flap' : 'outer',
   })
@@ -68,7 +69,7 @@ function drawLine({ kind, from, to }: StripLine): readonly Mark[] {
 
 /** The name of a panel; in a spine too narrow for it the word is turned, in a narrower one left out. */
 function labelPanel({ name, x, width }: PlacedPanel, height: Length, unit: Length): readonly Mark[] {
-  const at: Point = [add(x, scale(width, 1 / 2)), scale(height, 0.42)]
+  const at: Point = [add(x, scale(width, 1 / 2)), scale(height, 0.3)]
   if (width > scale(unit, name.length * 1.6)) return [text(at, name)]
   return width > scale(unit, 2.5) ? [text(at, name, { turned: true })] : []
 }

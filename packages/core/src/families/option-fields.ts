@@ -1,10 +1,17 @@
 import { z } from 'zod'
 import { lengthInput, type LengthRange } from '../file/length-input.js'
+import { toMm } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 
 /** What a form needs to know of an option beside its schema; carried as the field's `meta`. */
 export type OptionField =
-  | { readonly field: 'length'; readonly label: string; readonly help: string }
+  | {
+      readonly field: 'length'
+      readonly label: string
+      readonly help: string
+      readonly minMm: number
+      readonly maxMm: number
+    }
   | {
       readonly field: 'choice'
       readonly label: string
@@ -20,7 +27,7 @@ export function lengthOption(
 ) {
   return lengthInput(unit, range)
     .optional()
-    .meta({ ...words, field: 'length' } satisfies OptionField)
+    .meta({ ...words, field: 'length', minMm: toMm(range.min), maxMm: toMm(range.max) } satisfies OptionField)
 }
 
 /** An optional choice among named values, each with its words. */

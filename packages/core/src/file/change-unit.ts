@@ -59,8 +59,8 @@ function lengthKeys(fields: ReturnType<typeof listOptionFields>): readonly strin
   return fields.flatMap(([key, { field }]) => (field === 'length' ? [key] : []))
 }
 
-/** A bare number means something else in another unit; a length that says its unit does not. */
-function sayUnit(typed: TypedLength, unit: Unit): TypedLength {
+/** The same length with its unit said, where it was a bare number in `unit`. */
+export function sayUnit(typed: TypedLength, unit: Unit): TypedLength {
   const text = String(typed)
   const [inInches, inMetric] = [parseLength(text, 'in'), parseLength(text, 'mm')]
   const bare = inInches.ok && inMetric.ok && inInches.length !== inMetric.length

@@ -1,0 +1,52 @@
+import { useEffect, useState } from 'react'
+import { Link, Outlet, useNavigate } from 'react-router'
+import { Keyboard, Settings } from 'lucide-react'
+import { Button, buttonLooks, buttonShape } from '../parts/Button'
+import { ShortcutsDialog } from './ShortcutsDialog'
+import { UndoDelete } from './UndoDelete'
+import { isTyping } from './shortcuts'
+
+/** What surrounds every screen: the name, the way to the shelf and settings, the list of shortcuts. */
+export function Shell() {
+  const [helpOpen, setHelpOpen] = useState(false)
+  const navigate = useNavigate()
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+      if (event.key === '?') setHelpOpen(true)
+      if (event.key === 's') void navigate('/')
+      if (event.key === 'n') void navigate('/new')
+    }
+    addEventListener('keydown', press)
+    return () => removeEventListener('keydown', press)
+  }, [navigate])
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#main" className="sr-only bg-surface p-2 focus:not-sr-only">
+        To the content
+      </a>
+      <header className="no-print flex h-13 shrink-0 items-center gap-3 border-b border-rule px-4 sm:px-6">
+        <Link
+          to="/"
+          className="group flex items-baseline gap-2 text-xl font-semibold tracking-tight text-ink no-underline"
+        >
+          Snowdrift
+          <span aria-hidden className="stitched h-0.5 w-9 self-center" />
+        </Link>
+        <span className="flex-1" />
+        <Button look="quiet" onClick={() => setHelpOpen(true)} aria-label="Keyboard shortcuts">
+          <Keyboard className="size-5" aria-hidden />
+        </Button>
+        <Link to="/settings" className={`${buttonShape} ${buttonLooks.quiet}`}>
+          <Settings className="size-5" aria-hidden />
+          <span className="max-sm:sr-only">Settings</span>
+        </Link>
+      </header>
+      <div id="main" className="flex flex-1 flex-col">
+        <Outlet />
+      </div>
+      <UndoDelete />
+      <ShortcutsDialog open={helpOpen} onClose={() => setHelpOpen(false)} />
+    </div>
+  )
+}

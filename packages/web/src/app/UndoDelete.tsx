@@ -1,0 +1,34 @@
+import { Undo2 } from 'lucide-react'
+import { useRestoreCoverMutation, useRestoreThingMutation } from '../api/api'
+import { describeError } from '../api/describe-error'
+import { Button } from '../parts/Button'
+import { restored } from './deleted-slice'
+import { useAppDispatch, useAppSelector } from './store'
+
+/** After a deletion: what went, and the way to bring it back. */
+export function UndoDelete() {
+  const last = useAppSelector(state => state.deleted.last)
+  const dispatch = useAppDispatch()
+  const [restoreCover, cover] = useRestoreCoverMutation()
+  const [restoreThing, thing] = useRestoreThingMutation()
+  if (!last) return null
+  const error = cover.error ?? thing.error
+  const bringBack = async () => {
+    await (last.kind === 'cover' ? restoreCover(last.id) : restoreThing(last.id)).unwrap()
+    dispatch(restored())
+  }
+  return (
+    <div
+      role="status"
+      className="no-print fixed bottom-4 left-1/2 flex w-max max-w-[92vw] -translate-x-1/2 items-center gap-3 rounded-lg border border-strong-rule bg-surface px-4 py-2 shadow-md"
+    >
+      <span>{error ? describeError(error) : `“${last.name}” was deleted.`}</span>
+      <Button onClick={() => void bringBack().catch(() => undefined)}>
+        <Undo2 className="size-4" aria-hidden /> Undo
+      </Button>
+      <Button look="quiet" onClick={() => dispatch(restored())}>
+        Dismiss
+      </Button>
+    </div>
+  )
+}

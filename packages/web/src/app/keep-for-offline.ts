@@ -1,0 +1,21 @@
+import { loadScreens } from './screens'
+
+/** Loads the other screens when there is time, and lets the service worker keep what was loaded. */
+export function keepForOffline(): void {
+  const { serviceWorker } = navigator
+  if (!serviceWorker) return
+  addEventListener('load', () => void register(serviceWorker), { once: true })
+}
+
+async function register(container: ServiceWorkerContainer): Promise<void> {
+  await container.register('/service-worker.js')
+  const { active } = await container.ready
+  await Promise.all(loadScreens.map(load => load()))
+  active?.postMessage({ keep: loadedFiles() })
+}
+
+function loadedFiles(): readonly string[] {
+  const names = performance.getEntriesByType('resource').map(entry => new URL(entry.name))
+  const ours = names.filter(url => url.origin === location.origin && url.pathname.startsWith('/assets/'))
+  return [...new Set(ours.map(url => url.pathname))]
+}

@@ -1,0 +1,55 @@
+import { createBrowserRouter, Link, useRouteError, type RouteObject } from 'react-router'
+import { ShelfScreen } from '../screens/shelf/ShelfScreen'
+import { Shell } from './Shell'
+import { screens } from './screens'
+
+const lazily = (load: () => Promise<{ Screen: () => React.ReactNode }>) => async () => ({
+  Component: (await load()).Screen,
+})
+
+const routes: RouteObject[] = [
+  {
+    element: <Shell />,
+    errorElement: <Failed />,
+    HydrateFallback: () => null,
+    children: [
+      { path: '/', element: <ShelfScreen /> },
+      { path: '/new', lazy: lazily(screens.loadNewCover) },
+      { path: '/settings', lazy: lazily(screens.loadSettings) },
+      { path: '/covers/:id/cutting-list', lazy: lazily(screens.loadCuttingList) },
+      { path: '/covers/:id/:station?', lazy: lazily(screens.loadWorkspace) },
+      { path: '*', element: <NotHere /> },
+    ],
+  },
+]
+
+export const router = createBrowserRouter(routes)
+
+function NotHere() {
+  return (
+    <main className="mx-auto max-w-xl p-8">
+      <h1 className="text-2xl font-semibold">There is nothing at this address</h1>
+      <p className="mt-2 text-soft">A cover may have been deleted, or the address was cut short.</p>
+      <Link className="mt-4 inline-block text-thread underline" to="/">
+        To the shelf
+      </Link>
+    </main>
+  )
+}
+
+/** What is shown when a screen breaks: the work is saved, and the way back is named. */
+function Failed() {
+  const error = useRouteError()
+  return (
+    <main className="mx-auto max-w-xl p-8">
+      <h1 className="text-2xl font-semibold">This screen broke</h1>
+      <p className="mt-2 text-soft">That is our mistake. What you typed is kept; load the page again.</p>
+      <pre className="mt-4 overflow-auto bg-sunken p-3 text-sm">
+        {error instanceof Error ? error.message : String(error)}
+      </pre>
+      <a className="mt-4 inline-block text-thread underline" href="/">
+        To the shelf
+      </a>
+    </main>
+  )
+}

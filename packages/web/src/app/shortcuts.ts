@@ -1,0 +1,25 @@
+/** Every shortcut, for the list under `?`. */
+export const shortcuts: readonly (readonly [keys: string, does: string])[] = [
+  ['s', 'to the shelf'],
+  ['n', 'cover something new'],
+  ['1 … 4', 'to a station of the cover'],
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'redo'],
+  ['p', 'the cutting list, to print'],
+  ['↑ ↓', 'in a length: a mark of the tape more or less'],
+  ['Enter', 'in a length: to the next thing to measure'],
+  ['?', 'this list'],
+]
+
+/** Whether the key was meant for a field. */
+export function isTyping(event: KeyboardEvent): boolean {
+  const target = event.target
+  return (
+    target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && !isPicked(target)
+  )
+}
+
+/** Radio buttons and check boxes take no text. */
+function isPicked(target: HTMLElement): boolean {
+  return target instanceof HTMLInputElement && /^(radio|checkbox)$/.test(target.type)
+}

@@ -1,0 +1,128 @@
+import {
+  formatLength,
+  readLength,
+  type Length,
+  type LengthRange,
+  type TypedLength,
+  type Unit,
+} from '@snowdrift/core'
+import { useId, useState, type KeyboardEvent, type ReactNode } from 'react'
+import { Tape } from '../views/Tape'
+import { focusNextLength } from './focus-next-length'
+import { controlLook } from './Field'
+import { formatThickness } from '../views/format-thickness'
+import { Length as LengthText, Thickness } from './Length'
+
+export interface LengthFieldProps {
+  readonly label: string
+  readonly value: TypedLength | undefined
+  readonly unit: Unit
+  readonly range: LengthRange
+  /** The step of the arrow keys, and the marks of the tape that is shown. */
+  readonly division: Length
+  readonly help?: ReactNode
+  /** What holds while nothing is typed. */
+  readonly fallback?: Length | undefined
+  /** Undefined clears it. Called only with what can be read. */
+  readonly onChange: (typed: string | undefined) => void
+  readonly onFocus?: () => void
+  readonly hideLabel?: boolean
+  /** Thicknesses are said in millimetres, for no tape has a mark for them. */
+  readonly thin?: boolean
+}
+
+/** A length typed in any form a maker uses. The text stays as typed; what cannot be read changes nothing. */
+export function LengthField(props: LengthFieldProps) {
+  const {
+    label,
+    value,
+    unit,
+    range,
+    division,
+    help,
+    fallback,
+    onChange,
+    onFocus,
+    hideLabel = false,
+    thin = false,
+  } = props
+  const id = useId()
+  const given = value === undefined ? '' : String(value)
+  const [typed, setTyped] = useState({ text: given, given })
+  const [focused, setFocused] = useState(false)
+  // A change from elsewhere, such as undo, replaces what stands here; our own change does not.
+  const text = typed.given === given || typed.text === given ? typed.text : given
+  const read = text.trim() === '' ? undefined : readLength(text, unit, range)
+
+  const take = (next: string) => {
+    const nextRead = readLength(next, unit, range)
+    const empty = next.trim() === ''
+    setTyped({ text: next, given: empty ? '' : nextRead.ok ? next : given })
+    if (empty && value !== undefined) onChange(undefined)
+    else if (!empty && nextRead.ok && next !== given) onChange(next)
+  }
+
+  const step = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter') {
+      event.preventDefault()
+      focusNextLength(event.currentTarget)
+      return
+    }
+    const direction = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0
+    const from = read?.ok ? read.length : fallback
+    if (direction === 0 || from === undefined) return
+    event.preventDefault()
+    const marks = Math.round(from / division) + direction
+    take(
+      thin
+        ? formatThickness((marks * division) as Length)
+        : formatLength((marks * division) as Length, unit, { bare: true }),
+    )
+  }
+
+  return (
+    <div className="grid content-start gap-1">
+      <label htmlFor={id} className={hideLabel ? 'sr-only' : 'font-medium'}>
+        {label}
+      </label>
+      <div className="flex items-baseline gap-2">
+        <input
+          id={id}
+          data-length-field
+          className={`${controlLook} max-w-36 text-lg`}
+          inputMode="text"
+          autoComplete="off"
+          spellCheck={false}
+          value={text}
+          placeholder={fallback === undefined ? '' : formatLength(fallback, unit, { bare: true })}
+          aria-invalid={read !== undefined && !read.ok}
+          aria-describedby={`${id}-read ${id}-help`}
+          onChange={event => take(event.target.value)}
+          onKeyDown={step}
+          onFocus={() => {
+            setFocused(true)
+            onFocus?.()
+          }}
+          onBlur={() => setFocused(false)}
+        />
+        <span id={`${id}-read`} className="min-w-0 text-soft" aria-live="polite">
+          {read?.ok && (
+            <>
+              {read.about && 'about '}
+              {thin ? (
+                <Thickness value={read.length} />
+              ) : (
+                <LengthText value={read.length} unit={unit} finest={64} />
+              )}
+            </>
+          )}
+          {read && !read.ok && <span className="text-bad">{read.message}</span>}
+        </span>
+      </div>
+      {focused && read?.ok && !thin && <Tape reading={read.length} unit={unit} division={division} />}
+      <p id={`${id}-help`} className="text-sm text-soft empty:hidden">
+        {help}
+      </p>
+    </div>
+  )
+}

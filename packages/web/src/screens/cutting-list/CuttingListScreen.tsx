@@ -1,0 +1,123 @@
+import { drawPiece, sayProperly, type CoverFile, type Piece, type Plan, type Unit } from '@snowdrift/core'
+import { Printer } from 'lucide-react'
+import { useMemo } from 'react'
+import { Link, useParams } from 'react-router'
+import { useCoverQuery } from '../../api/api'
+import { describeError } from '../../api/describe-error'
+import { useAppSelector } from '../../app/store'
+import { Button } from '../../parts/Button'
+import { Length } from '../../parts/Length'
+import { DrawingView } from '../../views/DrawingView'
+import { plannedOf } from '../../views/planned'
+import { verdictWords } from '../../views/verdict-words'
+
+/** What goes to the table: every piece with its sketch, its size and an arrow to its top. Prints in black and white. */
+export function Screen() {
+  const { id = '' } = useParams()
+  const { data: row, error } = useCoverQuery(id)
+  const draft = useAppSelector(state => state.drafts[id])
+  const file = draft?.file ?? row?.file
+  return (
+    <main className="mx-auto w-full max-w-4xl px-4 py-6 sm:px-8 print:max-w-none print:p-0">
+      <div className="no-print mb-6 flex items-center gap-4">
+        <Link to={`/covers/${id}/pieces`} className="text-thread underline">
+          Back to the cover
+        </Link>
+        <span className="flex-1" />
+        <Button look="act" disabled={!file || !plannedOf(file).plan} onClick={() => print()}>
+          <Printer className="size-4" aria-hidden /> Print
+        </Button>
+      </div>
+      {file ? (
+        <CuttingList file={file} />
+      ) : (
+        <p role={error ? 'alert' : undefined}>{error ? describeError(error) : 'Fetching the cover …'}</p>
+      )}
+    </main>
+  )
+}
+
+function CuttingList({ file }: { readonly file: CoverFile }) {
+  const { plan } = plannedOf(file)
+  const unit = file.unit ?? 'in'
+  if (!plan) return <p>There is nothing to cut yet: readings are still missing.</p>
+  return (
+    <article>
+      <h1 className="text-2xl font-semibold">{file.name || 'Cover without a name'}</h1>
+      <Facts plan={plan} unit={unit} />
+      <ul className="mt-4 grid gap-x-8 gap-y-6 sm:grid-cols-2 print:grid-cols-2">
+        {plan.pieces.map(piece => (
+          <PieceToCut key={piece.id} piece={piece} unit={unit} layers={file.layers} />
+        ))}
+      </ul>
+      {plan.notions.length > 0 && (
+        <section className="keep-together mt-6">
+          <h2 className="text-lg font-semibold">Notions</h2>
+          <ul>
+            {plan.notions.map(({ id, count, length }) => (
+              <li key={id}>
+                ☐ {count} × {id.replaceAll('-', ' ')}
+                {length && (
+                  <>
+                    , <Length value={length.cut} unit={unit} /> each
+                  </>
+                )}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </article>
+  )
+}
+
+function Facts({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
+  return (
+    <p className="mt-1 text-soft">
+      Seam <Length value={plan.settled.seam} unit={unit} />, included.{' '}
+      {plan.fits.map(({ direction, finished, verdict }) => (
+        <span key={direction}>
+          Finished {direction} <Length value={finished} unit={unit} />, {verdictWords[verdict]}.{' '}
+        </span>
+      ))}
+      Width runs along the wrap; the arrow points to the top.
+    </p>
+  )
+}
+
+function PieceToCut({
+  piece,
+  unit,
+  layers,
+}: {
+  readonly piece: Piece
+  readonly unit: Unit
+  readonly layers: CoverFile['layers']
+}) {
+  const drawing = useMemo(() => drawPiece(piece, sayProperly(unit)), [piece, unit])
+  const { id, role, count, width, height, trimTo } = piece
+  const cloth = layers.find(layer => layer.role === role)?.name
+  return (
+    <li className="keep-together" data-piece={id}>
+      <div className="flex items-baseline gap-2 border-b border-strong-rule pb-1">
+        <span aria-hidden>☐</span>
+        <h2 className="flex-1 text-lg font-semibold">{id.replaceAll('-', ' ')}</h2>
+        <span className="text-lg">
+          {count} × <Length value={width.cut} unit={unit} bare /> × <Length value={height.cut} unit={unit} />
+        </span>
+      </div>
+      <p className="text-sm text-soft">
+        {cloth || role}
+        {trimTo && (
+          <>
+            ; trim to {trimTo.piece}, <Length value={trimTo.width} unit={unit} bare /> ×{' '}
+            <Length value={trimTo.height} unit={unit} />
+          </>
+        )}
+      </p>
+      <div className="mt-1 h-48">
+        <DrawingView drawing={drawing} textScale={0.045} />
+      </div>
+    </li>
+  )
+}

@@ -1,0 +1,151 @@
+import { objectKinds, type ObjectKind, type ThingRow } from '@snowdrift/core'
+import { useState, type SubmitEvent } from 'react'
+import { useNavigate, useSearchParams } from 'react-router'
+import {
+  useCreateCoverMutation,
+  useCreateThingMutation,
+  useSettingsQuery,
+  useThingQuery,
+  useThingsInfiniteQuery,
+} from '../../api/api'
+import { describeError } from '../../api/describe-error'
+import { Button } from '../../parts/Button'
+import { controlLook, Field } from '../../parts/Field'
+import { kindWords } from '../../views/kind-words'
+import { newCoverFile } from './new-cover-file'
+
+/** Says what is to be covered: something new, or a thing that was measured before. */
+export function Screen() {
+  const [params] = useSearchParams()
+  const thingId = params.get('thing')
+  const thing = useThingQuery(thingId ?? '', { skip: !thingId })
+  return (
+    <main className="mx-auto grid w-full max-w-3xl gap-8 px-4 py-8 sm:px-8">
+      <h1 className="text-3xl font-semibold tracking-tight">Cover something</h1>
+      {thing.error && <p role="alert">{describeError(thing.error)}</p>}
+      {thing.data ? <BeginWith thing={thing.data} /> : <NewThing />}
+      {!thingId && <KnownThings />}
+    </main>
+  )
+}
+
+function NewThing() {
+  const [kind, setKind] = useState<ObjectKind>('hardcover')
+  const [name, setName] = useState('')
+  const [createThing, { error }] = useCreateThingMutation()
+  const begin = useBegin()
+  const submit = async (event: SubmitEvent) => {
+    event.preventDefault()
+    const title = name.trim() || kindWords[kind].name
+    const created = await createThing({ name: title, unit: begin.unit, object: { kind, readings: {} } })
+    if (created.data) await begin.coverFor(created.data)
+  }
+  return (
+    <form className="grid gap-6" onSubmit={event => void submit(event)}>
+      <fieldset className="grid gap-2">
+        <legend className="mb-2 text-lg font-medium">What is it?</legend>
+        <div className="grid gap-2 sm:grid-cols-2">
+          {objectKinds.map(choice => (
+            <label
+              key={choice}
+              className="flex cursor-pointer items-start gap-3 rounded-md border border-rule bg-surface p-3 has-checked:border-thread has-checked:bg-thread-soft"
+            >
+              <input
+                type="radio"
+                name="kind"
+                className="mt-1.5 accent-(--thread)"
+                checked={choice === kind}
+                onChange={() => setKind(choice)}
+              />
+              <span>
+                <span className="block font-medium">{kindWords[choice].name}</span>
+                <span className="text-sm text-soft">{kindWords[choice].which}</span>
+              </span>
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <Field label="What do you call it?" help="So that you find it again. You can change it later.">
+        {({ id, describedBy }) => (
+          <input
+            id={id}
+            aria-describedby={describedBy}
+            className={`${controlLook} max-w-md`}
+            maxLength={120}
+            value={name}
+            placeholder={kindWords[kind].name}
+            onChange={event => setName(event.target.value)}
+          />
+        )}
+      </Field>
+      <div className="flex items-center gap-4">
+        <Button type="submit" look="act" disabled={!begin.ready}>
+          Measure it
+        </Button>
+        {(error ?? begin.error) && <p role="alert">{describeError(error ?? begin.error)}</p>}
+      </div>
+    </form>
+  )
+}
+
+function BeginWith({ thing }: { readonly thing: ThingRow }) {
+  const begin = useBegin()
+  return (
+    <div className="grid gap-4">
+      <p className="text-lg">
+        A cover for <strong>{thing.name}</strong>, {kindWords[thing.object.kind].name.toLowerCase()}, with the
+        readings that are on the shelf.
+      </p>
+      <div className="flex items-center gap-4">
+        <Button look="act" autoFocus disabled={!begin.ready} onClick={() => void begin.coverFor(thing)}>
+          Begin
+        </Button>
+        {begin.error && <p role="alert">{describeError(begin.error)}</p>}
+      </div>
+    </div>
+  )
+}
+
+function KnownThings() {
+  const { data } = useThingsInfiniteQuery()
+  const begin = useBegin()
+  const things = data?.pages.flatMap(page => page.items) ?? []
+  if (things.length === 0) return null
+  return (
+    <section aria-labelledby="known">
+      <h2 id="known" className="mb-2 text-lg font-medium">
+        Or something measured before
+      </h2>
+      <ul className="divide-y divide-rule border-y border-rule">
+        {things.map(thing => (
+          <li key={thing.id}>
+            <button
+              className="flex w-full items-baseline gap-3 px-1 py-2.5 text-left hover:bg-sunken"
+              onClick={() => void begin.coverFor(thing)}
+            >
+              <span className="font-medium">{thing.name}</span>
+              <span className="text-sm text-soft">{kindWords[thing.object.kind].name}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** Makes the cover with the workshop's settings and goes to its first station. */
+function useBegin() {
+  const settings = useSettingsQuery()
+  const [createCover, { error }] = useCreateCoverMutation()
+  const navigate = useNavigate()
+  return {
+    ready: settings.data !== undefined,
+    unit: settings.data?.unit ?? 'in',
+    error: error ?? settings.error,
+    coverFor: async (thing: ThingRow) => {
+      if (!settings.data) return
+      const created = await createCover({ thingId: thing.id, file: newCoverFile(thing, settings.data) })
+      if (created.data) await navigate(`/covers/${created.data.id}/measure`)
+    },
+  }
+}

@@ -1,0 +1,102 @@
+import {
+  customary,
+  defaultGrid,
+  defaultTapeDivision,
+  mm,
+  units,
+  type SettingsBody,
+  type SettingsRow,
+  type Unit,
+} from '@snowdrift/core'
+import { useState } from 'react'
+import { useSaveSettingsMutation, useSettingsQuery } from '../../api/api'
+import { describeError } from '../../api/describe-error'
+import { chooseTheme, readTheme, themes, type Theme } from '../../app/theme'
+import { LengthField } from '../../parts/LengthField'
+import { SelectField } from '../../parts/SelectField'
+import { gridChoices } from '../../views/grid-choices'
+
+const unitWords: Readonly<Record<Unit, string>> = { in: 'inches', cm: 'centimetres', mm: 'millimetres' }
+const themeWords: Readonly<Record<Theme, string>> = { system: 'as the device', light: 'light', dark: 'dark' }
+
+/** What new covers begin with, and how things look on this device. */
+export function Screen() {
+  const { data, error } = useSettingsQuery()
+  const [theme, setTheme] = useState(readTheme)
+  return (
+    <main className="mx-auto grid w-full max-w-xl gap-8 px-4 py-8 sm:px-8">
+      <h1 className="text-3xl font-semibold tracking-tight">Settings</h1>
+      {error && <p role="alert">{describeError(error)}</p>}
+      {data && <WorkshopSettings settings={data} />}
+      <section className="grid gap-4">
+        <h2 className="text-xl font-semibold">This device</h2>
+        <SelectField
+          label="Look"
+          value={theme}
+          choices={Object.fromEntries(themes.map(name => [name, themeWords[name]])) as Record<Theme, string>}
+          onChange={next => {
+            chooseTheme(next)
+            setTheme(next)
+          }}
+        />
+      </section>
+    </main>
+  )
+}
+
+function WorkshopSettings({ settings }: { readonly settings: SettingsRow }) {
+  const [save, { error, isLoading, isSuccess }] = useSaveSettingsMutation()
+  const { version, ...body } = settings
+  const { unit } = settings
+  const change = (changes: Partial<SettingsBody>) => void save({ version, body: { ...body, ...changes } })
+  return (
+    <section className="grid gap-5" aria-label="Workshop">
+      <div className="flex items-baseline justify-between gap-4">
+        <h2 className="text-xl font-semibold">Workshop</h2>
+        <p role="status" className="text-sm text-soft">
+          {error
+            ? describeError(error)
+            : isLoading
+              ? 'Saving …'
+              : isSuccess
+                ? 'Saved'
+                : 'New covers begin with these.'}
+        </p>
+      </div>
+      <SelectField
+        label="Unit"
+        help="What a bare number means. Customary amounts change with it: ¼ in or 6 mm."
+        value={unit}
+        choices={Object.fromEntries(units.map(name => [name, unitWords[name]])) as Record<Unit, string>}
+        onChange={next => change({ unit: next, grid: null, tapeDivision: null, seam: null })}
+      />
+      <SelectField
+        label="Cutting grid"
+        help="Cut sizes are rounded to a mark that scissors and ruler can follow."
+        value={settings.grid ?? ''}
+        choices={gridChoices(unit, defaultGrid(unit))}
+        onChange={grid => change({ grid: grid || null })}
+      />
+      <LengthField
+        label="Tape division"
+        help="The finest mark on your tape. The arrow keys step by it, and it says how sure a reading is."
+        unit={unit}
+        value={settings.tapeDivision ?? undefined}
+        fallback={defaultTapeDivision(unit)}
+        division={mm(0.5)}
+        range={{ min: mm(0.1), max: mm(10) }}
+        onChange={typed => change({ tapeDivision: typed ?? null })}
+      />
+      <LengthField
+        label="Seam allowance"
+        help="Left empty, each way of making brings its own."
+        unit={unit}
+        value={settings.seam ?? undefined}
+        fallback={customary(1 / 4, unit)}
+        division={defaultTapeDivision(unit)}
+        range={{ min: mm(1), max: mm(50) }}
+        onChange={typed => change({ seam: typed ?? null })}
+      />
+    </section>
+  )
+}

@@ -1,0 +1,94 @@
+import type { CoverFile, CoverRow } from '@snowdrift/core'
+import { Trash2 } from 'lucide-react'
+import { Link } from 'react-router'
+import { useDeleteCoverMutation } from '../../api/api'
+import { deleted } from '../../app/deleted-slice'
+import { useAppDispatch } from '../../app/store'
+import { forgotten } from '../../drafts/drafts-slice'
+import { dropKeptDrafts } from '../../drafts/kept-drafts'
+import { severityWords } from '../../parts/FindingNote'
+import { gravestOf } from '../../parts/severity'
+import { plannedOf, type Planned } from '../../views/planned'
+import { verdictTone, verdictWords, worstVerdict } from '../../views/verdict-words'
+import { ClosedCover } from './ClosedCover'
+import { ShelfPlace } from './ShelfPlace'
+
+interface CoverOnShelfProps {
+  readonly row: CoverRow
+  readonly swatches: ReadonlyMap<string, string>
+}
+
+/** One cover, closed and to scale, with its name and what is to be said of it. */
+export function CoverOnShelf({ row, swatches }: CoverOnShelfProps) {
+  const { id, file } = row
+  const planned = plannedOf(file)
+  const name = file.name || 'Cover without a name'
+  return (
+    <ShelfPlace
+      picture={
+        <ClosedCover
+          planned={planned}
+          colour={swatches.get(outerName(file))}
+          tied={(file.extras ?? []).length > 0}
+        />
+      }
+    >
+      <Link
+        to={`/covers/${id}`}
+        className="font-semibold text-ink underline-offset-2 after:absolute after:inset-0 hover:underline"
+      >
+        {name}
+      </Link>
+      <p className="text-sm">
+        <Summary planned={planned} />
+      </p>
+      <DeleteCover row={row} name={name} />
+    </ShelfPlace>
+  )
+}
+
+function Summary({ planned }: { readonly planned: Planned }) {
+  const { plan, missing, issues } = planned
+  if (issues.length > 0) return <span className="text-bad">cannot be read</span>
+  if (!plan)
+    return <span className="text-soft">{missing.length > 0 ? 'waits for the tape' : 'not planned'}</span>
+  const verdict = worstVerdict(plan.fits)
+  const gravest = gravestOf(plan.findings)
+  const count = plan.findings.length
+  return (
+    <>
+      {verdict && <span className={verdictTone[verdict]}>{verdictWords[verdict]}</span>}
+      {gravest && (
+        <span className="text-soft" title={severityWords[gravest]}>
+          {' '}
+          · {count} {count === 1 ? 'thing' : 'things'} to say
+        </span>
+      )}
+    </>
+  )
+}
+
+function DeleteCover({ row, name }: { readonly row: CoverRow; readonly name: string }) {
+  const [deleteCover, { isLoading }] = useDeleteCoverMutation()
+  const dispatch = useAppDispatch()
+  const remove = async () => {
+    await deleteCover({ id: row.id, version: row.version }).unwrap()
+    dropKeptDrafts(row.id)
+    dispatch(forgotten(row.id))
+    dispatch(deleted({ kind: 'cover', id: row.id, name }))
+  }
+  return (
+    <button
+      className="absolute right-1 bottom-0 z-10 rounded-md p-2 text-soft opacity-0 group-hover:opacity-100 hover:text-bad focus-visible:opacity-100 [@media(hover:none)]:opacity-100"
+      aria-label={`Delete ${name}`}
+      disabled={isLoading}
+      onClick={() => void remove().catch(() => undefined)}
+    >
+      <Trash2 className="size-4" aria-hidden />
+    </button>
+  )
+}
+
+function outerName(file: CoverFile): string {
+  return file.layers.find(({ role }) => role === 'outer')?.name ?? ''
+}

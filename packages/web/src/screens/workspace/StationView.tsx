@@ -1,0 +1,18 @@
+import { LayersStation } from './layers/LayersStation'
+import { MakeUpStation } from './make-up/MakeUpStation'
+import { MeasureStation } from './measure/MeasureStation'
+import { PiecesStation } from './pieces/PiecesStation'
+import type { Station } from './stations'
+
+export function StationView({ station }: { readonly station: Station }) {
+  switch (station) {
+    case 'measure':
+      return <MeasureStation />
+    case 'make-up':
+      return <MakeUpStation />
+    case 'layers':
+      return <LayersStation />
+    case 'pieces':
+      return <PiecesStation />
+  }
+}

@@ -1,0 +1,73 @@
+import { Download, Printer, Redo2, Undo2 } from 'lucide-react'
+import { Link } from 'react-router'
+import { useAppDispatch } from '../../app/store'
+import type { Draft } from '../../drafts/draft'
+import { redone, undone } from '../../drafts/drafts-slice'
+import { Button, buttonLooks, buttonShape } from '../../parts/Button'
+import { download, fileNameOf } from '../../parts/download'
+import { useCover } from './cover-context'
+
+/** The cover's name, how its saving stands, and what can be done with the whole. */
+export function WorkspaceHeader() {
+  const { draft, file, change } = useCover()
+  const dispatch = useAppDispatch()
+  const { id } = draft
+  const name = file.name ?? ''
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 pt-3 sm:px-6">
+      <h1 className="sr-only">{name || 'Cover without a name'}</h1>
+      <input
+        aria-label="Name of the cover"
+        className="min-w-0 flex-1 rounded-md max-sm:basis-full border border-transparent bg-transparent px-1 py-1 text-2xl font-semibold tracking-tight hover:border-rule"
+        maxLength={120}
+        value={name}
+        placeholder="Name this cover"
+        onChange={event => change('name', current => ({ ...current, name: event.target.value }))}
+      />
+      <SavingState draft={draft} />
+      <div className="flex items-center gap-1">
+        <Button
+          look="quiet"
+          disabled={draft.past.length === 0}
+          onClick={() => dispatch(undone(id))}
+          aria-label="Undo"
+        >
+          <Undo2 className="size-5" aria-hidden />
+        </Button>
+        <Button
+          look="quiet"
+          disabled={draft.future.length === 0}
+          onClick={() => dispatch(redone(id))}
+          aria-label="Redo"
+        >
+          <Redo2 className="size-5" aria-hidden />
+        </Button>
+        <Button
+          look="quiet"
+          aria-label="Export the cover file"
+          onClick={() => download(`${fileNameOf(name)}.snowdrift.json`, JSON.stringify(file, null, 2))}
+        >
+          <Download className="size-5" aria-hidden />
+        </Button>
+        <Link to={`/covers/${id}/cutting-list`} className={`${buttonShape} ${buttonLooks.plain}`}>
+          <Printer className="size-4" aria-hidden /> Cutting list
+        </Link>
+      </div>
+    </div>
+  )
+}
+
+function SavingState({ draft }: { readonly draft: Draft }) {
+  return (
+    <p role="status" aria-label="Saving" className="text-sm text-soft max-sm:flex-1">
+      {savingWords(draft)}
+    </p>
+  )
+}
+
+function savingWords({ conflict, saving, dirty, refusal }: Draft): string {
+  if (conflict) return 'Not saved: changed elsewhere'
+  if (saving === 'offline') return 'Server away: kept on this device'
+  if (saving === 'refused') return `Not saved: ${refusal ?? ''}`
+  return dirty ? 'Saving …' : 'Saved'
+}

@@ -1,0 +1,40 @@
+import {
+  defaultTapeDivision,
+  type CoverFile,
+  type Finding,
+  type Length,
+  type Subject,
+  type Unit,
+} from '@snowdrift/core'
+import { createContext, useContext } from 'react'
+import type { Draft } from '../../drafts/draft'
+import type { Planned } from '../../views/planned'
+
+/** The cover in hand, what it comes to, and how to change it. */
+export interface CoverInHand {
+  readonly draft: Draft
+  readonly file: CoverFile
+  readonly planned: Planned
+  readonly unit: Unit
+  /** The finest mark of the tape. */
+  readonly division: Length
+  /** Changes the file. Changes under one `key` in quick succession are undone together. */
+  readonly change: (key: string, make: (file: CoverFile) => CoverFile) => void
+}
+
+export const CoverContext = createContext<CoverInHand | undefined>(undefined)
+
+export function useCover(): CoverInHand {
+  const cover = useContext(CoverContext)
+  if (!cover) throw new Error('No cover in hand: a station stands outside its workspace')
+  return cover
+}
+
+export function divisionOf({ cover }: Planned, unit: Unit): Length {
+  return cover?.object.tapeDivision ?? defaultTapeDivision(unit)
+}
+
+/** The findings about a subject, or about any of several. */
+export function findingsAbout({ plan }: Planned, ...subjects: readonly Subject[]): readonly Finding[] {
+  return plan?.findings.filter(({ about }) => subjects.includes(about)) ?? []
+}

@@ -1,0 +1,41 @@
+import type { CoverFile } from '@snowdrift/core'
+
+/** One place in which two cover files differ, as a person would look for it. */
+export interface Difference {
+  readonly path: string
+  readonly mine: string
+  readonly theirs: string
+}
+
+const most = 12
+
+/** Where two files differ, deepest places named; at most twelve. Of equal files, none. */
+export function listDifferences(mine: CoverFile, theirs: CoverFile): readonly Difference[] {
+  return compare([], mine, theirs).slice(0, most)
+}
+
+function compare(path: readonly string[], mine: unknown, theirs: unknown): readonly Difference[] {
+  if (Object.is(mine, theirs)) return []
+  if (!isBranch(mine) || !isBranch(theirs)) {
+    const [here, there] = [show(mine), show(theirs)]
+    return here === there ? [] : [{ path: path.join(' › '), mine: here, theirs: there }]
+  }
+  const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])]
+  return keys.flatMap(key => compare([...path, nameOf(key)], mine[key], theirs[key]))
+}
+
+function isBranch(value: unknown): value is Readonly<Record<string, unknown>> {
+  return typeof value === 'object' && value !== null
+}
+
+/** flapDepth → flap depth; the second of a list is 2. */
+function nameOf(key: string): string {
+  return /^\d+$/.test(key)
+    ? String(Number(key) + 1)
+    : key.replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)
+}
+
+function show(value: unknown): string {
+  if (value === undefined) return '–'
+  return typeof value === 'string' ? value : JSON.stringify(value)
+}

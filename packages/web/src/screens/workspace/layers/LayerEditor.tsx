@@ -1,0 +1,172 @@
+import { defaultInset, mm, prints, type MaterialRow, type TypedLayer } from '@snowdrift/core'
+import { ArrowDown, X } from 'lucide-react'
+import { useId } from 'react'
+import { Button } from '../../../parts/Button'
+import { controlLook, Field } from '../../../parts/Field'
+import { FindingNote } from '../../../parts/FindingNote'
+import { LengthField } from '../../../parts/LengthField'
+import { PercentField } from '../../../parts/PercentField'
+import { SelectField } from '../../../parts/SelectField'
+import { findingsAbout, useCover } from '../cover-context'
+import { layerFrom } from './LayersStation'
+import { roleWords } from './role-words'
+
+interface LayerEditorProps {
+  readonly layer: TypedLayer
+  readonly materials: readonly MaterialRow[]
+  readonly onChange: (field: string, layer: TypedLayer) => void
+  readonly onRemove: (() => void) | undefined
+  readonly onMoveOut: (() => void) | undefined
+}
+
+/** One layer: its material, how thick it is, where it ends. */
+export function LayerEditor({ layer, materials, onChange, onRemove, onMoveOut }: LayerEditorProps) {
+  const { planned, unit, division } = useCover()
+  const { role } = layer
+  const name = roleWords[role]
+  const set = (changes: Partial<TypedLayer>) =>
+    onChange(Object.keys(changes).join(), { ...layer, ...changes })
+  const hasInset = role === 'interfacing' || role === 'padding'
+  return (
+    <li className="grid gap-4 rounded-md border border-rule bg-surface p-3" data-layer={role}>
+      <div className="flex items-center gap-1">
+        <h3 className="flex-1 text-lg font-semibold">{name}</h3>
+        {onMoveOut && (
+          <Button look="quiet" aria-label={`Move ${name.toLowerCase()} outwards`} onClick={onMoveOut}>
+            <ArrowDown className="size-4" aria-hidden />
+          </Button>
+        )}
+        {onRemove && (
+          <Button look="quiet" aria-label={`Take out: ${name.toLowerCase()}`} onClick={onRemove}>
+            <X className="size-4" aria-hidden />
+          </Button>
+        )}
+      </div>
+      <MaterialChoice layer={layer} materials={materials} onChoose={next => onChange('material', next)} />
+      <div className="flex flex-wrap gap-x-6 gap-y-4">
+        <LengthField
+          label="Thickness"
+          unit={unit}
+          value={layer.thickness}
+          thin
+          division={mm(0.05)}
+          range={{ min: mm(0.01), max: mm(50) }}
+          onChange={typed => typed !== undefined && set({ thickness: typed })}
+        />
+        {hasInset && (
+          <LengthField
+            label="Ends inside the edge by"
+            unit={unit}
+            value={layer.inset}
+            fallback={defaultInset(role, unit)}
+            division={division}
+            range={{ min: mm(0), max: mm(150) }}
+            onChange={typed => onChange('inset', withoutKey(layer, 'inset', typed))}
+          />
+        )}
+      </div>
+      <details>
+        <summary className="text-soft">More about this material</summary>
+        <div className="mt-3 grid grid-cols-2 gap-4">
+          <PercentField
+            label="Squash"
+            value={(layer.squash ?? 0) * 100}
+            onChange={value => set({ squash: value / 100 })}
+          />
+          <PercentField
+            label="Take-up when quilted"
+            most={30}
+            value={layer.takeUp ?? 0}
+            onChange={takeUp => set({ takeUp })}
+          />
+          <PercentField
+            label="Stretch along"
+            value={layer.stretchAlong ?? 0}
+            onChange={stretchAlong => set({ stretchAlong })}
+          />
+          <PercentField
+            label="Stretch across"
+            value={layer.stretchAcross ?? 0}
+            onChange={stretchAcross => set({ stretchAcross })}
+          />
+          <SelectField
+            label="Print"
+            value={layer.print ?? 'none'}
+            choices={
+              Object.fromEntries(prints.map(print => [print, print])) as Record<
+                (typeof prints)[number],
+                string
+              >
+            }
+            onChange={print => set({ print })}
+          />
+          {role !== 'lining' && (
+            <Quilted quilted={layer.quilted ?? false} onChange={quilted => set({ quilted })} />
+          )}
+        </div>
+      </details>
+      {findingsAbout(planned, `layer:${role}`).map(finding => (
+        <FindingNote key={finding.code} finding={finding} unit={unit} />
+      ))}
+    </li>
+  )
+}
+
+function MaterialChoice(
+  props: Pick<LayerEditorProps, 'layer' | 'materials'> & { readonly onChoose: (layer: TypedLayer) => void },
+) {
+  const { layer, materials, onChoose } = props
+  const { unit } = useCover()
+  const { name = '', inset, quilted } = layer
+  const listed = materials.some(({ material }) => material.name === name)
+  const choose = (next: string) => {
+    const row = materials.find(({ material }) => material.name === next)
+    if (!row) return
+    onChoose({
+      ...layerFrom(row, unit),
+      ...(inset !== undefined && { inset }),
+      ...(quilted !== undefined && { quilted }),
+    })
+  }
+  return (
+    <Field label="Material">
+      {({ id }) => (
+        <select id={id} className={controlLook} value={name} onChange={event => choose(event.target.value)}>
+          {!listed && <option value={name}>{name || 'not named'}</option>}
+          {materials.map(({ id: key, material }) => (
+            <option key={key} value={material.name}>
+              {material.name}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  )
+}
+
+function Quilted({
+  quilted,
+  onChange,
+}: {
+  readonly quilted: boolean
+  readonly onChange: (quilted: boolean) => void
+}) {
+  const id = useId()
+  return (
+    <div className="flex items-center gap-2 self-end pb-2">
+      <input
+        id={id}
+        type="checkbox"
+        className="size-4 accent-(--thread)"
+        checked={quilted}
+        onChange={event => onChange(event.target.checked)}
+      />
+      <label htmlFor={id}>Quilted, cut oversize and trimmed</label>
+    </div>
+  )
+}
+
+function withoutKey(layer: TypedLayer, key: 'inset', value: string | undefined): TypedLayer {
+  const { [key]: _before, ...others } = layer
+  return value === undefined ? others : { ...others, [key]: value }
+}

@@ -1,0 +1,75 @@
+import {
+  applyRepair,
+  customary,
+  defaultGrid,
+  findFamily,
+  listOptionFields,
+  mm,
+  type CoverFile,
+} from '@snowdrift/core'
+import { FindingNote } from '../../../parts/FindingNote'
+import { LengthField } from '../../../parts/LengthField'
+import { OptionFields } from '../../../parts/OptionFields'
+import { SelectField } from '../../../parts/SelectField'
+import { gridChoices } from '../../../views/grid-choices'
+
+import { findingsAbout, useCover } from '../cover-context'
+
+/** Seam, grid, and the options of the way of making. */
+export function OptionsForm() {
+  const { file, planned, unit, division, change } = useCover()
+  const family = findFamily(file.family)
+  if (!family) return null
+  const settled = planned.plan?.settled
+  return (
+    <section className="grid gap-5">
+      <h3 className="text-lg font-semibold">Seam and flaps</h3>
+      <LengthField
+        label="Seam allowance"
+        unit={unit}
+        value={file.seam}
+        fallback={settled?.seam ?? customary(1 / 4, unit)}
+        division={division}
+        range={{ min: mm(1), max: mm(50) }}
+        onChange={typed => change('seam', current => withSeam(current, typed))}
+      />
+      <OptionFields
+        fields={listOptionFields(family.options(unit))}
+        values={file.options ?? {}}
+        settled={(settled?.options ?? {}) as Record<string, unknown>}
+        unit={unit}
+        division={division}
+        onChange={(key, value) => change(`option.${key}`, current => withOption(current, key, value))}
+        below={key =>
+          findingsAbout(planned, `option:${key}`).map(finding => (
+            <FindingNote
+              key={finding.code}
+              finding={finding}
+              unit={unit}
+              onRepair={repair => change('repair', current => applyRepair(current, repair))}
+            />
+          ))
+        }
+      />
+      <SelectField
+        label="Cutting grid"
+        value={file.grid === undefined ? '' : String(file.grid)}
+        choices={gridChoices(unit, defaultGrid(unit))}
+        onChange={grid => change('grid', current => withGrid(current, grid))}
+      />
+    </section>
+  )
+}
+
+function withSeam({ seam: _before, ...file }: CoverFile, seam: string | undefined): CoverFile {
+  return seam === undefined ? file : { ...file, seam }
+}
+
+function withGrid({ grid: _before, ...file }: CoverFile, grid: string): CoverFile {
+  return grid === '' ? file : { ...file, grid }
+}
+
+function withOption(file: CoverFile, key: string, value: string | undefined): CoverFile {
+  const { [key]: _before, ...others } = file.options ?? {}
+  return { ...file, options: value === undefined ? others : { ...others, [key]: value } }
+}

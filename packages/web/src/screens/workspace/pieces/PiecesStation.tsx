@@ -1,0 +1,116 @@
+import { applyRepair, type Notion, type Piece, type Unit } from '@snowdrift/core'
+import { lit } from '../../../app/lit-slice'
+import { useAppDispatch, useAppSelector } from '../../../app/store'
+import { FindingNote } from '../../../parts/FindingNote'
+import { Length } from '../../../parts/Length'
+import { roleWords } from '../layers/role-words'
+import { useCover } from '../cover-context'
+import { stationOf } from '../stations'
+import { FitTable } from './FitTable'
+import { ReasonSum } from './ReasonSum'
+
+/** Every piece with its size and the reasons that add up to it; what to buy; how it fits. */
+export function PiecesStation() {
+  const { planned, unit, change } = useCover()
+  const { plan } = planned
+  if (!plan)
+    return <p className="text-soft">The pieces are worked out as soon as everything needed is measured.</p>
+  const about = plan.findings.filter(finding => stationOf(finding) === 'pieces')
+  return (
+    <div className="grid gap-8">
+      <h2 className="sr-only">Pieces</h2>
+      {about.map(finding => (
+        <FindingNote
+          key={finding.about}
+          finding={finding}
+          unit={unit}
+          onRepair={repair => change('repair', current => applyRepair(current, repair))}
+        />
+      ))}
+      <section>
+        <h3 className="mb-2 text-lg font-semibold">To cut</h3>
+        <ul className="divide-y divide-rule border-y border-rule">
+          {plan.pieces.map(piece => (
+            <PieceRow key={piece.id} piece={piece} unit={unit} />
+          ))}
+        </ul>
+      </section>
+      {plan.notions.length > 0 && (
+        <section>
+          <h3 className="mb-2 text-lg font-semibold">Notions</h3>
+          <ul className="divide-y divide-rule border-y border-rule">
+            {plan.notions.map(notion => (
+              <NotionRow key={notion.id} notion={notion} unit={unit} />
+            ))}
+          </ul>
+        </section>
+      )}
+      <FitTable fits={plan.fits} unit={unit} />
+    </div>
+  )
+}
+
+function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit }) {
+  const dispatch = useAppDispatch()
+  const isLit = useAppSelector(state => state.lit.piece === piece.id)
+  const { id, role, count, width, height, trimTo } = piece
+  return (
+    <li
+      className={`py-2.5 pl-2 ${isLit ? 'bg-thread-soft' : ''}`}
+      data-piece={id}
+      onPointerEnter={() => dispatch(lit(id))}
+      onPointerLeave={() => dispatch(lit(null))}
+      onFocus={() => dispatch(lit(id))}
+      onBlur={() => dispatch(lit(null))}
+    >
+      <details>
+        <summary className="flex flex-wrap items-baseline gap-x-3">
+          <span className="w-8 text-soft">{count} ×</span>
+          <span className="flex-1 font-medium">{id.replaceAll('-', ' ')}</span>
+          <span className="text-lg">
+            <Length value={width.cut} unit={unit} bare /> × <Length value={height.cut} unit={unit} />
+          </span>
+          <span className="text-sm text-thread underline">Why?</span>
+        </summary>
+        <div className="mt-2 grid gap-4 pb-2 pl-11">
+          <ReasonSum name="Width" side={width} unit={unit} />
+          <ReasonSum name="Height" side={height} unit={unit} />
+          <p className="text-sm text-soft">
+            Cut from {roleWords[role].toLowerCase()}, width along the wrap.
+            {trimTo && (
+              <>
+                {' '}
+                Cut oversize; trimmed to {trimTo.piece} at <Length value={trimTo.width} unit={unit} bare /> ×{' '}
+                <Length value={trimTo.height} unit={unit} />.
+              </>
+            )}
+          </p>
+        </div>
+      </details>
+    </li>
+  )
+}
+
+function NotionRow({ notion, unit }: { readonly notion: Notion; readonly unit: Unit }) {
+  const { id, count, length, measureFirst } = notion
+  return (
+    <li className="py-2.5 pl-2">
+      <details>
+        <summary className="flex flex-wrap items-baseline gap-x-3">
+          <span className="w-8 text-soft">{count} ×</span>
+          <span className="flex-1 font-medium">{id.replaceAll('-', ' ')}</span>
+          {length && (
+            <span className="text-lg">
+              <Length value={length.cut} unit={unit} />
+            </span>
+          )}
+          <span className="text-sm text-thread underline">Why?</span>
+        </summary>
+        <div className="mt-2 pb-2 pl-11">
+          {length && <ReasonSum name="Length" side={length} unit={unit} />}
+          {measureFirst && <p className="text-sm text-soft">Measure it off the made thing first.</p>}
+        </div>
+      </details>
+    </li>
+  )
+}

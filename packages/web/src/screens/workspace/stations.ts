@@ -1,0 +1,38 @@
+import type { Finding, Severity } from '@snowdrift/core'
+import { gravestOf } from '../../parts/severity'
+import type { Planned } from '../../views/planned'
+
+/** The stations of a cover, in the order of the work. */
+export const stations = ['measure', 'make-up', 'layers', 'pieces'] as const
+export type Station = (typeof stations)[number]
+
+export const stationWords: Readonly<Record<Station, string>> = {
+  measure: 'Measure',
+  'make-up': 'Make-up',
+  layers: 'Layers',
+  pieces: 'Pieces',
+}
+
+/** `waits`: something is missing before it can be settled. Else settled, or what it has to say at the gravest. */
+export type StationState = 'waits' | 'settled' | Severity
+
+export const stationStateWords: Readonly<Record<StationState, string>> = {
+  waits: 'waits',
+  settled: 'settled',
+  error: 'cannot be made like this',
+  warning: 'has a warning',
+  advice: 'has something to say',
+}
+
+export function stateOf(station: Station, { plan, missing }: Planned): StationState {
+  if (!plan)
+    return station === 'measure' && missing.length > 0 ? 'waits' : station === 'layers' ? 'settled' : 'waits'
+  return gravestOf(plan.findings.filter(finding => stationOf(finding) === station)) ?? 'settled'
+}
+
+export function stationOf({ about }: Finding): Station {
+  if (about.startsWith('reading:')) return 'measure'
+  if (about.startsWith('layer:')) return 'layers'
+  if (about.startsWith('piece:')) return 'pieces'
+  return 'make-up'
+}
