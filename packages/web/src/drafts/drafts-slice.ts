@@ -1,5 +1,5 @@
 import type { CoverFile, CoverRow } from '@snowdrift/core'
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
 import {
   changeDraft,
   keepMine,
@@ -73,7 +73,9 @@ export const {
   forgotten,
 } = draftsSlice.actions
 
-function update(state: DraftsState, id: string, change: (draft: Draft) => Draft): DraftsState {
+/** Drafts are compared by identity, so the reducers work on the plain state, not on what stands in for it. */
+function update(standIn: DraftsState, id: string, change: (draft: Draft) => Draft): DraftsState {
+  const state = (original(standIn as object) as DraftsState | undefined) ?? standIn
   const draft = state[id]
   if (!draft) return state
   const changed = change(draft)

@@ -119,10 +119,17 @@ export function LengthField(props: LengthFieldProps) {
           {read && !read.ok && <span className="text-bad">{read.message}</span>}
         </span>
       </div>
-      {focused && read?.ok && !thin && <Tape reading={read.length} unit={unit} division={division} />}
-      <p id={`${id}-help`} className="text-sm text-soft empty:hidden">
-        {help}
-      </p>
+      <div className="relative">
+        <p id={`${id}-help`} className="text-sm text-soft empty:hidden">
+          {help}
+        </p>
+        {focused && read?.ok && !thin && (
+          // Laid over what is beneath: nothing may move away from under a click when the field is left.
+          <div className="pointer-events-none absolute top-0 left-0 z-10">
+            <Tape reading={read.length} unit={unit} division={division} />
+          </div>
+        )}
+      </div>
     </div>
   )
 }

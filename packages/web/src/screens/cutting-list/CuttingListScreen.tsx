@@ -1,4 +1,12 @@
-import { drawPiece, sayProperly, type CoverFile, type Piece, type Plan, type Unit } from '@snowdrift/core'
+import {
+  drawPiece,
+  sayProperly,
+  type CoverFile,
+  type Drawing,
+  type Piece,
+  type Plan,
+  type Unit,
+} from '@snowdrift/core'
 import { Printer } from 'lucide-react'
 import { useMemo } from 'react'
 import { Link, useParams } from 'react-router'
@@ -85,6 +93,12 @@ function Facts({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
   )
 }
 
+/** Letters of one size beside every sketch, however the piece is shaped: the sketch fills 400 × 192 pixels at most. */
+function textScaleOf({ width, height }: Drawing): number {
+  const pixelsPerTick = Math.min(400 / width, 192 / height)
+  return 13 / (pixelsPerTick * Math.max(width, height))
+}
+
 function PieceToCut({
   piece,
   unit,
@@ -116,7 +130,7 @@ function PieceToCut({
         )}
       </p>
       <div className="mt-1 h-48">
-        <DrawingView drawing={drawing} textScale={0.045} />
+        <DrawingView drawing={drawing} textScale={textScaleOf(drawing)} />
       </div>
     </li>
   )

@@ -32,12 +32,12 @@ export function StationPath({ here }: { readonly here: Station }) {
               <NavLink
                 to={`/covers/${draft.id}/${station}`}
                 replace
+                aria-label={`${stationWords[station]}: ${stationStateWords[state]}`}
                 aria-current={station === here ? 'step' : undefined}
                 className={`relative flex items-center gap-1.5 px-2 py-3 whitespace-nowrap no-underline sm:px-3 ${station === here ? 'font-semibold text-ink' : 'text-soft hover:text-ink'}`}
               >
                 <Icon className={`size-4 ${tone}`} aria-hidden />
                 {stationWords[station]}
-                <span className="sr-only">: {stationStateWords[state]}</span>
                 {station === here && (
                   <span aria-hidden className="stitched absolute inset-x-2 bottom-0 h-0.75" />
                 )}

@@ -61,15 +61,15 @@ function Workspace({ draft }: { readonly draft: Draft }) {
   useWorkspaceKeys(draft.id)
   return (
     <CoverContext value={cover}>
-      <div className="flex flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
+      <main className="flex flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
         <WorkspaceHeader />
         <StationPath here={here} />
         {draft.conflict && <ConflictNotice draft={draft} current={draft.conflict} />}
-        <main className="grid flex-1 lg:min-h-0 lg:grid-cols-[minmax(26rem,5fr)_7fr] lg:grid-rows-[minmax(0,1fr)]">
+        <div className="grid flex-1 lg:min-h-0 lg:grid-cols-[minmax(26rem,5fr)_7fr] lg:grid-rows-[minmax(0,1fr)]">
           <StationArea here={here} />
           <LivePicture />
-        </main>
-      </div>
+        </div>
+      </main>
     </CoverContext>
   )
 }

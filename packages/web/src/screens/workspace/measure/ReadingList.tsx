@@ -14,7 +14,6 @@ import {
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import { Button } from '../../../parts/Button'
-import { controlLook } from '../../../parts/Field'
 import { FindingNote } from '../../../parts/FindingNote'
 import { Thickness } from '../../../parts/Length'
 import { LengthField } from '../../../parts/LengthField'
@@ -40,7 +39,7 @@ export function ReadingList({ reading, onFocus }: ReadingListProps) {
         const entry = taken[index]
         const detail = typeof entry === 'object' ? entry : undefined
         return (
-          <div key={index} className="group">
+          <div key={index}>
             <LengthField
               label={index === 0 ? name : `${name}, reading ${index + 1}`}
               hideLabel={index > 0}
@@ -53,9 +52,6 @@ export function ReadingList({ reading, onFocus }: ReadingListProps) {
                 set(index, typed === undefined ? undefined : detail ? { ...detail, value: typed } : typed)
               }
             />
-            {entry !== undefined && (
-              <StateOfReading name={name} index={index} entry={entry} onChange={next => set(index, next)} />
-            )}
           </div>
         )
       })}
@@ -69,6 +65,11 @@ export function ReadingList({ reading, onFocus }: ReadingListProps) {
           >
             <Plus className="size-4" aria-hidden /> Another reading of {name.toLowerCase()}
           </Button>
+          <StateChoice
+            name={name}
+            taken={taken}
+            onChange={next => change(`state.${reading}`, current => withReadings(current, reading, next))}
+          />
           <Sureness cover={planned.cover} reading={reading} />
         </div>
       )}
@@ -88,38 +89,40 @@ export function ReadingList({ reading, onFocus }: ReadingListProps) {
   )
 }
 
-interface StateOfReadingProps {
+interface StateChoiceProps {
   readonly name: string
-  readonly index: number
-  readonly entry: TypedReading
-  readonly onChange: (entry: TypedReading) => void
+  readonly taken: readonly TypedReading[]
+  readonly onChange: (taken: TypedReading[]) => void
 }
 
-/** In what state the thing was measured; left open unless it matters. */
-function StateOfReading({ name, index, entry, onChange }: StateOfReadingProps) {
-  const { value, ...rest } = typeof entry === 'object' ? entry : { value: entry }
-  const state = 'state' in rest ? rest.state : undefined
-  const choose = (next: ReadingState | '') => {
-    const about = 'about' in rest && rest.about ? { about: true } : {}
-    onChange(
-      next === '' ? ('about' in about ? { value, ...about } : value) : { value, ...about, state: next },
-    )
-  }
+/** In what state the thing was measured: one answer for the readings that are taken together. */
+function StateChoice({ name, taken, onChange }: StateChoiceProps) {
+  const [first] = taken
+  const state = typeof first === 'object' ? first.state : undefined
   return (
     <select
-      aria-label={`State for ${name.toLowerCase()}${index > 0 ? `, reading ${index + 1}` : ''}`}
-      className={`${controlLook} mt-1 ${state ? '' : 'not-group-focus-within:sr-only'} !min-h-7 !w-auto border-transparent !bg-transparent !py-0.5 text-sm text-soft hover:border-rule`}
+      aria-label={`State for ${name.toLowerCase()}`}
+      className="min-h-7 max-w-full rounded-md border border-transparent bg-transparent py-0.5 text-sm text-soft hover:border-rule"
       value={state ?? ''}
-      onChange={event => choose(event.target.value as ReadingState | '')}
+      onChange={event =>
+        onChange(taken.map(entry => inState(entry, event.target.value as ReadingState | '')))
+      }
     >
       <option value="">measured as it is used</option>
-      {readingStates.map(name => (
-        <option key={name} value={name}>
-          measured {readingStateWords[name]}
+      {readingStates.map(known => (
+        <option key={known} value={known}>
+          measured {readingStateWords[known]}
         </option>
       ))}
     </select>
   )
+}
+
+/** A reading that says no more than its value is written as the value alone. */
+function inState(entry: TypedReading, state: ReadingState | ''): TypedReading {
+  const { state: _before, ...detail } = typeof entry === 'object' ? entry : { value: entry }
+  if (state !== '') return { ...detail, state }
+  return 'about' in detail ? detail : detail.value
 }
 
 function Sureness({ cover, reading }: { readonly cover: Cover | undefined; readonly reading: ReadingKey }) {
@@ -139,10 +142,14 @@ function withReading(
   index: number,
   entry: TypedReading | undefined,
 ): CoverFile {
-  const object = file.object ?? { kind: 'hardcover' }
-  const list = [...(object.readings?.[key] ?? [])]
+  const list = [...(file.object?.readings?.[key] ?? [])]
   if (entry === undefined) list.splice(index, 1)
   else list[index] = entry
+  return withReadings(file, key, list)
+}
+
+function withReadings(file: CoverFile, key: ReadingKey, list: TypedReading[]): CoverFile {
+  const object = file.object ?? { kind: 'hardcover' }
   const { [key]: _before, ...others } = object.readings ?? {}
   return { ...file, object: { ...object, readings: list.length > 0 ? { ...others, [key]: list } : others } }
 }

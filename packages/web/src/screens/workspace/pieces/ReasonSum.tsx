@@ -43,13 +43,13 @@ function Row({
   readonly length: Length
   readonly unit: Unit
 }) {
-  const exact = Math.round(toMm(length) * 100) / 100
+  const exact = String(Math.round(toMm(length) * 100) / 100).replace('-', '−')
   return (
     <tr>
       <th className="pr-4 text-left font-normal text-soft">{label}</th>
       <td className="text-right whitespace-nowrap">
-        <LengthText value={length} unit={unit} />
-        {unit === 'in' && <span className="text-soft"> ({String(exact).replace('-', '−')} mm)</span>}
+        {unit === 'mm' ? `${exact}\u00a0mm` : <LengthText value={length} unit={unit} />}
+        {unit === 'in' && <span className="text-soft"> ({exact} mm)</span>}
       </td>
     </tr>
   )

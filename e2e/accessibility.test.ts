@@ -1,0 +1,75 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { expect } from 'chai'
+import type { Page } from 'puppeteer-core'
+import { addressOf, fill, find, press, see } from './testing/hands.js'
+import { desk, openSite, phone, type Site } from './testing/site.js'
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+interface AxeResult {
+  readonly violations: readonly {
+    readonly id: string
+    readonly nodes: readonly { readonly html: string }[]
+  }[]
+}
+
+/** What axe finds wrong with the page, for every rule up to WCAG 2.2 AA. */
+async function axe(page: Page): Promise<readonly string[]> {
+  await page.evaluate(axeSource)
+  const { violations } = (await page.evaluate('axe.run(document)')) as AxeResult
+  return violations.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 200)}`))
+}
+
+for (const { look, size, width } of [
+  { look: 'light', size: desk, width: 'desk' },
+  { look: 'dark', size: phone, width: 'phone' },
+] as const)
+  describe(`every screen for everyone: ${look}, ${width}`, function () {
+    this.timeout(60_000)
+    let site: Site
+    let page: Page
+    let cover = ''
+    before(async () => {
+      site = await openSite()
+      page = await site.visit('/', size)
+      await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: look }])
+      await see(page, 'Star atlas, padded')
+      cover = await addressOf(page, 'Star atlas, padded')
+    })
+    after(() => site.close())
+
+    const screens: readonly (readonly [name: string, path: () => string, words: string])[] = [
+      ['the shelf', () => '/', 'Star atlas, padded'],
+      ['the start of a cover', () => '/new', 'Or something measured before'],
+      ['measuring', () => `${cover}/measure`, 'Height was read'],
+      ['the make-up', () => `${cover}/make-up`, 'How its size is found'],
+      ['the layers', () => `${cover}/layers`, 'Bulk underneath'],
+      ['the pieces', () => `${cover}/pieces`, 'How it fits'],
+      ['the cutting list', () => `${cover}/cutting-list`, 'points to the top'],
+      ['the settings', () => '/settings', 'Cutting grid'],
+      ['an address with nothing', () => '/nothing/here', 'There is nothing'],
+    ]
+    for (const [name, path, words] of screens)
+      it(`axe finds nothing on ${name}, and nothing runs out at the side`, async () => {
+        await page.goto(site.address() + path())
+        await see(page, words)
+        expect(await axe(page)).to.deep.equal([])
+        const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
+        expect(over).to.be.at.most(0)
+      })
+
+    it('axe finds nothing with reasons unfolded, a refused entry and the shortcuts open', async () => {
+      await page.goto(`${site.address()}${cover}/pieces`)
+      await (await page.waitForSelector('[data-piece="outer"] summary'))?.click()
+      expect(await axe(page)).to.deep.equal([])
+      await page.goto(`${site.address()}${cover}/measure`)
+      await find(page, 'Width')
+      await fill(page, 'Width', 'wide')
+      await see(page, 'No number found')
+      expect(await axe(page)).to.deep.equal([])
+      await press(page, 'Keyboard shortcuts')
+      await see(page, 'this list', '[role="dialog"]')
+      expect(await axe(page)).to.deep.equal([])
+    })
+  })

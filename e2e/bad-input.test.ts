@@ -1,0 +1,108 @@
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect } from 'chai'
+import type { ElementHandle, Page } from 'puppeteer-core'
+import { addressOf, fill, find, press, see, valueOf } from './testing/hands.js'
+import { openSite, type Site } from './testing/site.js'
+
+describe('bad input', function () {
+  this.timeout(60_000)
+  let site: Site
+  let page: Page
+  let folder = ''
+  before(async () => {
+    folder = await mkdtemp(join(tmpdir(), 'snowdrift-files-'))
+    site = await openSite()
+    page = await site.visit('/')
+  })
+  after(async () => {
+    await site.close()
+    await rm(folder, { recursive: true })
+  })
+
+  it('is refused beside the field with what was understood, and changes nothing', async () => {
+    const address = await addressOf(page, 'Hut ledger, with ties')
+    await page.goto(`${site.address()}${address}/measure`)
+    const picture = () =>
+      page.$eval('[data-picture="strip"] svg', svg => svg.outerHTML.replace(/«[^»]*»|_r_\w+_/g, ''))
+    await page.waitForSelector('[data-picture="strip"] svg')
+    const before = await picture()
+    const cases = [
+      ['8 3/4 bananas', 'Read 8 3/4 in “8 3/4 bananas”, but “bananas” is no unit'],
+      ['-3', '“-3” is less than nothing'],
+      ['118', '“118” is too large'],
+      ['nine', 'No number found in “nine”'],
+    ] as const
+    for (const [typed, answer] of cases) {
+      await (await find(page, 'Width')).evaluate(field => (field as HTMLInputElement).select())
+      await (await find(page, 'Width')).focus()
+      // pasted at once: each keystroke of a typed number would be a reading of its own
+      await page.evaluate(text => document.execCommand('insertText', false, text), typed)
+      await see(page, answer, '[data-reading="width"]')
+      expect(await picture(), typed).to.equal(before)
+    }
+    await page.reload()
+    expect(await valueOf(page, 'Width')).to.equal('6 5/8')
+  })
+
+  it('says what is missing when a needed reading is taken out, and undo brings it back', async () => {
+    await fill(page, 'Width', '')
+    await see(page, 'Still to measure:')
+    await find(page, 'Measure: waits')
+    await press(page, 'Undo')
+    await page.waitForSelector('[data-picture="strip"] svg')
+    expect(await valueOf(page, 'Width')).to.equal('6 5/8')
+  })
+
+  it('in a file is named place by place, and the shelf stays as it was', async () => {
+    await page.goto(site.address())
+    await see(page, 'Hut ledger, with ties')
+    const take = async (name: string, text: string) => {
+      const file = join(folder, name)
+      await writeFile(file, text)
+      const input = (await page.$('input[type="file"]')) as ElementHandle<HTMLInputElement>
+      await input.uploadFile(file)
+    }
+    await take('broken.json', '{ "format": ')
+    await see(page, 'broken.json is not JSON.')
+    await take('other.json', '{ "format": "else", "version": 1 }')
+    await see(page, 'format: Expected snowdrift/cover, found “else”.')
+    const cover = {
+      format: 'snowdrift/cover',
+      version: 1,
+      family: 'slip-cover',
+      object: { kind: 'sofa' },
+      layers: [{ role: 'outer', thickness: 'thick' }],
+    }
+    await take('cover.json', JSON.stringify(cover))
+    await see(
+      page,
+      'object.kind: Expected hardcover, softcover, notebook, planner, journal or tablet, found “sofa”.',
+    )
+    await see(page, 'layers[0].thickness: No number found in “thick”.')
+    await take('large.json', ' '.repeat(300_000))
+    await see(page, 'large.json is larger than a cover file can be')
+    expect(await page.$$eval('ul[aria-label="Covers"] > li', items => items.length)).to.equal(4)
+  })
+
+  it('in an address leads to a plain answer and back to the shelf', async () => {
+    await page.goto(`${site.address()}/covers/0f0f3d1e-8f59-4d2c-9f3a-2f1f2f3f4f5f`)
+    await see(page, 'There is no cover here. It may have been deleted.')
+    await page.goto(`${site.address()}/nowhere`)
+    await see(page, 'There is nothing at this address')
+    await press(page, 'To the shelf')
+    await see(page, 'Hut ledger, with ties')
+  })
+
+  it('comes back out as it went in: an exported file can be imported', async () => {
+    const { items } = await site.server().repositories.covers.list(site.server().workshop, { limit: 10 })
+    const [first] = items
+    const file = join(folder, 'good.json')
+    await writeFile(file, JSON.stringify({ ...first?.file, name: 'Twice the same' }))
+    const input = (await page.$('input[type="file"]')) as ElementHandle<HTMLInputElement>
+    await input.uploadFile(file)
+    await find(page, 'Pieces: settled')
+    expect(await valueOf(page, 'Name of the cover')).to.equal('Twice the same')
+  })
+})

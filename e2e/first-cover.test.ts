@@ -1,0 +1,167 @@
+import { expect } from 'chai'
+import type { Page } from 'puppeteer-core'
+import { choose, fill, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
+import { openSite, type Site } from './testing/site.js'
+
+describe('a first cover, from the tape to the cutting list', function () {
+  this.timeout(60_000)
+  let site: Site
+  let page: Page
+  before(async () => {
+    site = await openSite()
+    page = await site.visit('/')
+  })
+  after(() => site.close())
+
+  it('shows the shelf with the demo covers, all to one scale', async () => {
+    await see(page, 'Hut ledger, with ties')
+    const heights = await page.$$eval('ul[aria-label="Covers"] svg[height]:not(.lucide)', pictures =>
+      pictures.map(picture => Number(picture.getAttribute('height'))),
+    )
+    expect(heights).to.have.length(4)
+    // finished heights 253 mm and 327.81 mm (12 29/32 in): 0.7718
+    const [ledger = 0, , atlas = 0] = heights
+    expect(ledger / atlas).to.be.closeTo(253 / 327.81, 0.002)
+    await see(page, 'will not go on · 2 things to say')
+    await see(page, 'E-reader for night trains')
+  })
+
+  it('begins with what it is', async () => {
+    await press(page, 'Cover something')
+    await see(page, 'What is it?')
+    await press(page, 'Hardcover book stiff boards, a spine of its own')
+    await fill(page, 'What do you call it?', 'Weather diary')
+    await press(page, 'Measure it')
+    await see(page, 'The picture appears with the last reading it needs.')
+    await see(page, 'wrap, or open width, or width and thickness')
+    expect(await valueOf(page, 'Name of the cover')).to.equal('Cover for Weather diary')
+  })
+
+  it('takes the readings as they are said, and plans as soon as it can', async () => {
+    await fill(page, 'Height', '9 3/8')
+    await fill(page, 'Width', '6 5/8')
+    await fill(page, 'Thickness', '1 3/16')
+    await fill(page, 'Board thickness', '1/8')
+    // s = 0.28125 + 0.140625; 336.55 + 30.1625 + 3.175 + 1.3254 + 5 + 12.7 + 1 = 389.91 → 15 3/8 in
+    await press(page, 'Pieces: settled')
+    await see(page, '15 3/8 × 10 3/8 in', '[data-piece="outer"]')
+    await see(page, /Snug/)
+  })
+
+  it('says when readings disagree, and again when they do not', async () => {
+    await press(page, 'Measure: settled')
+    await fill(page, 'Wrap', '14 3/4')
+    await see(page, 'The wrap reads 14 3/4 in; twice the width and the spine make 14 7/16 in.')
+    await find(page, 'Measure: has a warning')
+    await fill(page, 'Wrap', '14 1/2')
+    await find(page, 'Measure: settled')
+    await press(page, 'Another reading of height')
+    await fill(page, 'Height, reading 2', '9 1/8')
+    await see(page, 'Height was read from 9 1/8 in to 9 3/8 in, 1/4 in apart.')
+    await fill(page, 'Height, reading 2', '9 5/16')
+    await find(page, 'Measure: settled')
+  })
+
+  it('shows the effect of each recipe before it is chosen, and the fit that follows', async () => {
+    await press(page, 'Make-up: settled')
+    // wrap 14 1/2 + 1 1/2 = 16; 9 3/8 + 1 1/2 = 10 7/8
+    await see(page, /Inch and a half 16 × 10 7\/8 in, roomy/)
+    const recipe = await page.waitForSelector('label ::-p-text(Two inches)')
+    await recipe?.click()
+    await press(page, 'Pieces: settled')
+    // 16 1/2 by 11 3/8; flaps 3/4 · 6 5/8 + 1/2 = 5 15/32 → 5 1/2
+    await see(page, '16 1/2 × 11 3/8 in', '[data-piece="outer"]')
+    await see(page, '5 1/2 × 11 3/8 in', '[data-piece="flap-outer"]')
+    await undo(page)
+    await see(page, '15 1/2 × 10 3/8 in', '[data-piece="outer"]')
+  })
+
+  it('answers every keystroke in the picture', async () => {
+    await press(page, 'Make-up: settled')
+    const cutEdge = () => page.$eval('[data-picture="strip"] .mark-cut', path => path.getAttribute('d'))
+    const before = await cutEdge()
+    await fill(page, 'Seam allowance', '1/2')
+    await page.waitForFunction(
+      known => document.querySelector('[data-picture="strip"] .mark-cut')?.getAttribute('d') !== known,
+      {},
+      before,
+    )
+    await fill(page, 'Flap depth', '6 1/2')
+    await see(page, 'The flaps are 6 1/2 in deep; the board takes 6 1/4 in at the most.')
+    await press(page, 'Make the flaps 6\u00a01\u20444\u00a0in')
+    expect(await valueOf(page, 'Flap depth')).to.equal('6 1/4 in')
+    await fill(page, 'Flap depth', '3')
+    await find(page, 'Make-up: settled')
+  })
+
+  it('counts every layer', async () => {
+    await press(page, 'Layers: settled')
+    await see(page, 'Bulk underneath: 0.42 mm')
+    await press(page, 'Padding')
+    // fusible fleece 3 mm, squash 0.4: 2.4 more
+    await choose(page, 'Material', 'Plain cotton, fog')
+    await see(page, /Bulk underneath: 2\.\d+ mm/)
+    await page.waitForSelector('[data-layer="padding"]')
+  })
+
+  it('says why each size is what it is: reasons that add up', async () => {
+    await press(page, 'Pieces: settled')
+    await (await page.waitForSelector('[data-piece="outer"] summary'))?.click()
+    const { rows, cut } = await page.$eval('[data-piece="outer"] table', table => ({
+      rows: [...table.querySelectorAll('tbody td')].map(
+        cell => /\(([−\d.]+) mm\)/.exec(cell.textContent ?? '')?.[1] ?? '',
+      ),
+      cut: table.querySelector('tfoot td')?.textContent ?? '',
+    }))
+    const sum = rows.reduce((total, row) => total + Number(row.replace('−', '-')), 0)
+    const [, whole = '0', top = '0', bottom = '1'] = /(\d+)\s(\d+)\u2044(\d+)/.exec(cut) ?? []
+    expect(sum).to.be.closeTo((Number(whole) + Number(top) / Number(bottom)) * 25.4, 0.05)
+  })
+
+  it('changes units without changing sizes', async () => {
+    const before = await outerWidthMm(page)
+    await press(page, 'Measure: settled')
+    await choose(page, 'Unit', 'mm')
+    expect(await valueOf(page, 'Height')).to.equal('9 3/8 in')
+    await see(page, '238.1 mm', '[data-reading="height"]')
+    await press(page, 'Pieces: settled')
+    await see(page, / mm/, '[data-piece="outer"]')
+    // the grid is a millimetre now: the same size to within an eighth of an inch
+    expect(Math.abs((await outerWidthMm(page)) - before)).to.be.below(3.2)
+  })
+
+  it('comes back to the same state when the window is closed and opened again', async () => {
+    await see(page, 'Saved', '[aria-label="Saving"]')
+    const [address, before] = [new URL(page.url()).pathname, await textOf(page, 'main')]
+    await page.close()
+    page = await site.visit(address)
+    await page.waitForSelector('[data-piece="outer"]')
+    expect(await textOf(page, 'main')).to.equal(before)
+  })
+
+  it('prints a cutting list with a sketch of every piece and an arrow to its top', async () => {
+    await press(page, 'Cutting list')
+    await see(page, 'Cover for Weather diary')
+    const pieces = await page.$$eval('li[data-piece]', items =>
+      items.map(item => ({
+        id: item.getAttribute('data-piece'),
+        top: [...item.querySelectorAll('svg text')].some(text => text.textContent === 'top'),
+        arrow: item.querySelectorAll('svg .mark-hint[marker-end]').length,
+      })),
+    )
+    expect(pieces.map(({ id }) => id)).to.deep.equal(['outer', 'lining', 'padding', 'flap'])
+    expect(pieces.every(({ top, arrow }) => top && arrow === 1)).to.equal(true)
+    await page.emulateMediaType('print')
+    const hidden = await page.$eval('header', header => getComputedStyle(header).display)
+    expect(hidden).to.equal('none')
+    const paper = await page.pdf({ format: 'A4' })
+    expect(Buffer.from(paper.subarray(0, 5)).toString()).to.equal('%PDF-')
+  })
+})
+
+async function outerWidthMm(page: Page): Promise<number> {
+  const text = await textOf(page, '[data-piece="outer"] summary')
+  const [, inches, top = '0', bottom = '1'] = /(\d+)(?: (\d+)\/(\d+))? × \d[\d /]* in/.exec(text) ?? []
+  if (inches !== undefined) return (Number(inches) + Number(top) / Number(bottom)) * 25.4
+  return Number(/([\d.]+) × [\d.]+ mm/.exec(text)?.[1])
+}

@@ -1,0 +1,77 @@
+import type { ElementHandle, Page } from 'puppeteer-core'
+
+/** What a person reads on the page, with plain spaces and slashes for the typographer’s own. */
+export async function textOf(page: Page, selector = 'body'): Promise<string> {
+  const text = await page.$eval(selector, element => (element as HTMLElement).innerText)
+  return plainly(text)
+}
+
+/** Waits until the page, or a part of it, says something. */
+export async function see(page: Page, words: string | RegExp, selector = 'body'): Promise<void> {
+  const pattern = typeof words === 'string' ? escape(words) : words.source
+  try {
+    await page.waitForFunction(
+      (where: string, source: string) => {
+        const text = (document.querySelector(where) as HTMLElement | null)?.innerText ?? ''
+        return new RegExp(source).test(text.replaceAll('\u2044', '/').replace(/\s+/g, ' '))
+      },
+      { timeout: 8000 },
+      selector,
+      pattern,
+    )
+  } catch {
+    throw new Error(
+      `Expected ${selector} to say ${pattern}; it says: ${(await textOf(page, selector)).slice(0, 1500)}`,
+    )
+  }
+}
+
+/** Finds by accessible name, as a screen reader would. */
+export async function find(page: Page, name: string): Promise<ElementHandle<HTMLElement>> {
+  const handle = await page.waitForSelector(`::-p-aria([name="${name}"])`, { timeout: 8000 })
+  if (!handle) throw new Error(`Nothing on the page is called “${name}”`)
+  return handle as ElementHandle<HTMLElement>
+}
+
+export async function press(page: Page, name: string): Promise<void> {
+  await (await find(page, name)).click()
+}
+
+/** Types into the field of that name, over whatever stood there. */
+export async function fill(page: Page, name: string, text: string): Promise<void> {
+  const field = await find(page, name)
+  await field.evaluate(element => {
+    element.focus()
+    ;(element as HTMLInputElement).select()
+  })
+  await page.keyboard.press('Backspace')
+  await page.keyboard.type(text)
+}
+
+export async function choose(page: Page, name: string, value: string): Promise<void> {
+  await (await find(page, name)).select(value)
+}
+
+export async function valueOf(page: Page, name: string): Promise<string> {
+  return (await find(page, name)).evaluate(element => (element as HTMLInputElement).value)
+}
+
+export async function undo(page: Page): Promise<void> {
+  await page.keyboard.down('Control')
+  await page.keyboard.press('z')
+  await page.keyboard.up('Control')
+}
+
+/** The address of a cover on the shelf by its name. */
+export async function addressOf(page: Page, name: string): Promise<string> {
+  const link = await find(page, name)
+  return link.evaluate(element => (element as HTMLAnchorElement).pathname)
+}
+
+function plainly(text: string): string {
+  return text.replaceAll('\u2044', '/').replace(/\s+/g, ' ')
+}
+
+function escape(words: string): string {
+  return words.replace(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`)
+}

@@ -1,0 +1,76 @@
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join, resolve } from 'node:path'
+import { serve, startCluster, type Cluster, type Server } from '@snowdrift/server'
+import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core'
+
+const quiet = { info: () => undefined, error: () => undefined }
+const chromiumFlags = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
+
+/** The built application with the demo workshop on a database of its own, and a browser before it. */
+export interface Site {
+  readonly address: () => string
+  readonly server: () => Server
+  /** A fresh visitor: storage and service worker of its own. */
+  readonly visit: (path: string, size?: Size) => Promise<Page>
+  /** Another window of the same visitor. */
+  readonly anotherWindow: (page: Page, path: string) => Promise<Page>
+  readonly goDown: () => Promise<void>
+  readonly comeUp: () => Promise<void>
+  readonly close: () => Promise<void>
+}
+
+export interface Size {
+  readonly width: number
+  readonly height: number
+}
+
+export const desk: Size = { width: 1280, height: 800 }
+export const phone: Size = { width: 390, height: 844 }
+
+export async function openSite(): Promise<Site> {
+  const folder = await mkdtemp(join(tmpdir(), 'snowdrift-e2e-'))
+  const cluster = await startCluster(folder, { careless: true })
+  let server = await start(cluster, 0)
+  const { port } = new URL(server.address)
+  const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', args: chromiumFlags })
+  return {
+    address: () => server.address,
+    server: () => server,
+    visit: async (path, size = desk) =>
+      openPage(await browser.createBrowserContext(), server.address + path, size),
+    anotherWindow: (page, path) => openPage(page.browserContext(), server.address + path, desk),
+    goDown: () => server.close(),
+    comeUp: async () => {
+      server = await start(cluster, Number(port))
+    },
+    close: () => closeAll(browser, server, cluster, folder),
+  }
+}
+
+async function start({ url }: Cluster, port: number): Promise<Server> {
+  const webFolder = resolve(import.meta.dirname, '../../packages/web/dist')
+  return serve({ databaseUrl: url, port, log: quiet, demo: true, webFolder })
+}
+
+async function openPage(context: BrowserContext, address: string, size: Size): Promise<Page> {
+  const page = await context.newPage()
+  await page.setViewport(size)
+  await page.goto(address)
+  return page
+}
+
+async function closeAll(browser: Browser, server: Server, cluster: Cluster, folder: string): Promise<void> {
+  await browser.close()
+  await server.close()
+  await cluster.stop()
+  await rm(folder, { recursive: true, force: true })
+}
