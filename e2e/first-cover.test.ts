@@ -109,7 +109,7 @@ describe('a first cover, from the tape to the cutting list', function () {
     await (await page.waitForSelector('[data-piece="outer"] summary'))?.click()
     const { rows, cut } = await page.$eval('[data-piece="outer"] table', table => ({
       rows: [...table.querySelectorAll('tbody td')].map(
-        cell => /\(([−\d.]+) mm\)/.exec(cell.textContent ?? '')?.[1] ?? '',
+        cell => /\(([−\d.]+) mm\)/.exec(cell.textContent)?.[1] ?? '',
       ),
       cut: table.querySelector('tfoot td')?.textContent ?? '',
     }))

@@ -88,7 +88,7 @@ describe('nothing is lost', function () {
     await press(page, 'Delete Handbook cover, too tight')
     await see(page, '“Handbook cover, too tight” was deleted.')
     await page.waitForFunction(
-      () => !document.querySelector('ul[aria-label="Covers"]')?.textContent?.includes('Handbook'),
+      () => !document.querySelector('ul[aria-label="Covers"]')?.textContent.includes('Handbook'),
     )
     await press(page, 'Undo')
     await see(page, 'Handbook cover, too tight', 'ul[aria-label="Covers"]')

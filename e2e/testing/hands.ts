@@ -12,7 +12,7 @@ export async function see(page: Page, words: string | RegExp, selector = 'body')
   try {
     await page.waitForFunction(
       (where: string, source: string) => {
-        const text = (document.querySelector(where) as HTMLElement | null)?.innerText ?? ''
+        const text = document.querySelector<HTMLElement>(where)?.innerText ?? ''
         return new RegExp(source).test(text.replaceAll('\u2044', '/').replace(/\s+/g, ' '))
       },
       { timeout: 8000 },

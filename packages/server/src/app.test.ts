@@ -21,7 +21,7 @@ describe('the server', function () {
   const ifMatch = (version: number) => ({ headers: { 'If-Match': `"v${version}"` } })
   async function createCover(): Promise<string> {
     const created = await app.request('POST', '/api/covers', { body: coverBody() })
-    return created.body.id as unknown as string
+    return created.body.id
   }
 
   it('says that it is well', async () => {
@@ -113,7 +113,7 @@ describe('the server', function () {
 
   it('lets a cover name only a thing of its own workshop', async () => {
     const theirs = await app.request('POST', '/api/things', { body: thingBody, workshop: app.theirs })
-    const thingId = theirs.body.id as unknown as string
+    const thingId = theirs.body.id
     const refused = await app.request('POST', '/api/covers', { body: coverBody({}, thingId) })
     expect([refused.status, refused.body.issues]).to.deep.equal([
       422,
@@ -136,7 +136,7 @@ describe('the server', function () {
     let path = '/api/materials?limit=3'
     for (let pages = 0; path && pages < 5; pages++) {
       const { body } = await app.request('GET', path, { workshop })
-      seen.push(...(body.items as unknown as { id: string }[]).map(({ id }) => id))
+      seen.push(...body.items.map(({ id }) => id))
       path = body.next === null ? '' : `/api/materials?limit=3&after=${body.next}`
     }
     expect(seen).to.have.length(7)
@@ -174,9 +174,7 @@ describe('the server', function () {
     ])
     const odd = await post(coverBody({ family: 'tent', seam: 'wide' }))
     expect(odd.status).to.equal(422)
-    expect((odd.body.issues as unknown as { path: string }[]).map(({ path }) => path)).to.deep.equal([
-      'file.seam',
-    ])
+    expect(odd.body.issues.map(({ path }) => path)).to.deep.equal(['file.seam'])
     expect((await post({ ...coverBody(), thingId: 'x' })).status).to.equal(422)
     expect((await post({ ...coverBody(), secret: 1 })).body.issues).to.deep.equal([
       { path: 'secret', message: '“secret” is not known here. Take it out, or check its spelling.' },

@@ -19,11 +19,14 @@ process.on('SIGHUP', () => void stop(0))
 try {
   await start(process.argv.includes('--demo'))
 } catch (error) {
-  if (stopping) process.exitCode = 0
-  else {
-    console.error(error instanceof StartFailure ? `snowdrift: ${error.message}` : error)
-    await stop(1)
-  }
+  await giveUp(error)
+}
+
+/** What fails because it was told to stop meanwhile is no failure. */
+async function giveUp(error: unknown): Promise<void> {
+  if (stopping) return
+  console.error(error instanceof StartFailure ? `snowdrift: ${error.message}` : error)
+  await stop(1)
 }
 
 async function start(demo: boolean): Promise<void> {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { units } from '../length/unit.js'
 import type { CoverFile, TypedObject } from '../file/cover-schema.js'
-import type { TypedMaterial } from '../material/catalog.js'
+import type { TypedMaterial } from '../file/typical-materials.js'
 
 const stored = {
   id: z.uuid(),

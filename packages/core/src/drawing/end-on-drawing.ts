@@ -1,17 +1,9 @@
 import type { Ply, Section } from '../families/section.js'
-import type { SayLength } from '../finding/words.js'
+import type { SayLength } from '../finding/say.js'
 import { add, longest, mm, negate, scale, subtract, zero, type Length } from '../length/length.js'
 import { drawHeight } from './dimension.js'
-import {
-  line,
-  rectangle,
-  text,
-  type Drawing,
-  type Fill,
-  type Mark,
-  type PathMark,
-  type Point,
-} from './drawing.js'
+import { line, rectangle, text, type Drawing, type Mark, type PathMark, type Point } from './drawing.js'
+import { fillOf } from './ply-fill.js'
 import { drawDetail } from './stack-detail.js'
 
 /**
@@ -82,17 +74,6 @@ function leafLines(width: Length, thickness: Length): readonly Mark[] {
   return [0.25, 0.4, 0.55, 0.7].map(part =>
     line([scale(width, 0.06), scale(thickness, part)], [scale(width, 0.97), scale(thickness, part)], 'leaf'),
   )
-}
-
-const plyFills: Readonly<Partial<Record<Ply['role'], Fill>>> = {
-  outer: 'outer',
-  lining: 'lining',
-  padding: 'padding',
-  interfacing: 'interfacing',
-}
-
-export function fillOf(role: Ply['role']): Fill {
-  return plyFills[role] ?? 'other'
 }
 
 /** Each ply as a band round three sides, open at the fore-edge; corners turn with the ply's own stand-off. */

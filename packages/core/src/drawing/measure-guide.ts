@@ -1,4 +1,4 @@
-import { mm, type Length } from '../length/length.js'
+import { mm } from '../length/length.js'
 import { readingWords } from '../object/reading-words.js'
 import type { ReadingKey } from '../object/reading.js'
 import { line, rectangle, text, type Drawing, type LineStyle, type Mark, type Point } from './drawing.js'
@@ -81,7 +81,7 @@ function around([start, ...rest]: readonly [Point, ...Point[]]): Mark {
 }
 
 function circle(x: number, y: number, radius: number): Mark {
-  const half = (to: Point) => ({ to, radius: mm(radius) as Length, clockwise: true })
+  const half = (to: Point) => ({ to, radius: mm(radius), clockwise: true })
   const left = at(x - radius, y)
   return {
     kind: 'path',

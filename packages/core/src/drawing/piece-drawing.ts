@@ -1,9 +1,9 @@
-import type { SayLength } from '../finding/words.js'
-import { add, longest, scale, zero, type Length } from '../length/length.js'
+import type { SayLength } from '../finding/say.js'
+import { add, longest, scale, zero } from '../length/length.js'
 import type { Piece } from '../piece/piece.js'
 import { drawHeight, drawWidth } from './dimension.js'
 import { line, rectangle, text, type Drawing } from './drawing.js'
-import { fillOf } from './end-on-drawing.js'
+import { fillOf } from './ply-fill.js'
 
 /** One piece as it is cut, with its sizes and an arrow to its top. */
 export function drawPiece({ id, role, width, height }: Piece, say: SayLength): Drawing {
@@ -20,7 +20,7 @@ export function drawPiece({ id, role, width, height }: Piece, say: SayLength): D
     marks: [
       rectangle([zero, zero], width.cut, height.cut, { style: 'cut', fill: fillOf(role), piece: id }),
       line([middle, arrowFoot], [middle, scale(height.cut, 0.2)], 'hint', 'end'),
-      text([add(middle, scale(unit, 1.5)), scale(height.cut, 0.5) as Length], 'top', { align: 'start' }),
+      text([add(middle, scale(unit, 1.5)), scale(height.cut, 0.5)], 'top', { align: 'start' }),
       ...drawWidth([zero, below], [width.cut, below], say(width.cut), scale(unit, 0.8)),
       ...drawHeight([right, zero], [right, height.cut], say(height.cut), scale(unit, 0.8)),
     ],

@@ -1,7 +1,7 @@
 import type { Ply } from '../families/section.js'
 import { add, ratio, scale, toMm, type Length } from '../length/length.js'
 import { rectangle, text, type Mark, type Point } from './drawing.js'
-import { fillOf } from './end-on-drawing.js'
+import { fillOf } from './ply-fill.js'
 
 /** The plies from the outer cloth down to the object, all enlarged alike, each with its name and thickness. */
 export function drawDetail(
@@ -19,7 +19,7 @@ export function drawDetail(
     const thick = scale(ply.thickness, times)
     const at: Point = [left, y]
     const baseline = add(y, scale(thick, 1 / 2), scale(unit, 1.2))
-    labelY = (baseline > add(labelY, room) || labelY === y ? baseline : add(labelY, room)) as Length
+    labelY = baseline > add(labelY, room) || labelY === y ? baseline : add(labelY, room)
     y = add(y, thick)
     return [
       rectangle(at, scale(width, 0.3), thick, { style: 'edge', fill: fillOf(ply.role), piece: ply.role }),

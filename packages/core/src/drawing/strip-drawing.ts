@@ -1,5 +1,5 @@
 import type { Panel, Strip, StripLine } from '../families/strip.js'
-import type { SayLength } from '../finding/words.js'
+import type { SayLength } from '../finding/say.js'
 import { add, longest, scale, zero, type Length } from '../length/length.js'
 import { drawHeight, drawWidth } from './dimension.js'
 import { line, rectangle, text, type Drawing, type LineStyle, type Mark, type Point } from './drawing.js'

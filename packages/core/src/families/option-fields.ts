@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lengthInput, type LengthRange } from '../file/length-input.js'
+import { lengthInput, type LengthRange } from '../length/length-input.js'
 import { toMm } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 

@@ -4,7 +4,7 @@ import { findFamily } from '../families/registry.js'
 import { parseLength } from '../length/parse.js'
 import type { Unit } from '../length/unit.js'
 import type { CoverFile, TypedObject } from './cover-schema.js'
-import type { TypedLength } from './length-input.js'
+import type { TypedLength } from '../length/length-input.js'
 
 /**
  * The same cover in another unit: every bare number gets the unit it was meant in, so that no size changes its
@@ -72,7 +72,7 @@ function mapKeys<Value extends object>(
   keys: readonly string[],
   change: (typed: TypedLength) => TypedLength,
 ): Value {
-  const changed = Object.entries(value).map(([key, entry]) => {
+  const changed = Object.entries(value as Record<string, unknown>).map(([key, entry]): [string, unknown] => {
     const isLength = keys.includes(key) && (typeof entry === 'string' || typeof entry === 'number')
     return [key, isLength ? change(entry) : entry]
   })

@@ -4,7 +4,7 @@ import { mm } from '../length/length.js'
 import { parseLength } from '../length/parse.js'
 import { units, type Unit } from '../length/unit.js'
 import { layerSchema } from './layer-schema.js'
-import { lengthInput, typedLength } from './length-input.js'
+import { lengthInput, typedLength } from '../length/length-input.js'
 import { objectSchema } from './object-schema.js'
 import { sizingSchema } from './sizing-schema.js'
 

@@ -4,7 +4,7 @@ import { customary, type Unit } from '../length/unit.js'
 import type { Layer } from '../material/layer.js'
 import { fraying, prints, stiffnesses } from '../material/material.js'
 import { roles } from '../material/role.js'
-import { lengthInput } from './length-input.js'
+import { lengthInput } from '../length/length-input.js'
 
 const share = z.number().min(0).max(1)
 const percent = z.number().min(0).max(100)

@@ -9,7 +9,7 @@ import {
   type Reading,
   type ReadingKey,
 } from '../object/reading.js'
-import { lengthInput, readLength, typedLength } from './length-input.js'
+import { lengthInput, readLength, typedLength } from '../length/length-input.js'
 import { readingRanges } from './reading-ranges.js'
 
 const mostReadings = 20

@@ -1,5 +1,6 @@
 import { severityOf } from '../finding/severity.js'
-import { describeFinding, type SayLength } from '../finding/words.js'
+import type { SayLength } from '../finding/say.js'
+import { describeFinding } from '../finding/words.js'
 import type { Direction, Severity } from '../finding/finding.js'
 import { formatLength } from '../length/format.js'
 import { absolute, subtract, toJsonMm, type Length } from '../length/length.js'

@@ -1,6 +1,6 @@
-import { mm, type Length } from '../length/length.js'
+import { mm } from '../length/length.js'
 import type { ReadingKey } from '../object/reading.js'
-import type { LengthRange } from './length-input.js'
+import type { LengthRange } from '../length/length-input.js'
 
 /** What a person can sensibly measure and cover; beyond it a slip of the pen is likelier than such a thing. */
 export const readingRanges: Readonly<Record<ReadingKey, LengthRange>> = {
@@ -19,5 +19,5 @@ export const readingRanges: Readonly<Record<ReadingKey, LengthRange>> = {
 }
 
 function between(leastMm: number, mostMm: number): LengthRange {
-  return { min: mm(leastMm) as Length, max: mm(mostMm) }
+  return { min: mm(leastMm), max: mm(mostMm) }
 }

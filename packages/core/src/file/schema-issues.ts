@@ -57,7 +57,7 @@ export function show(value: unknown): string {
   if (value === undefined) return 'nothing'
   if (Array.isArray(value)) return value.length === 0 ? 'an empty list' : `a list of ${value.length}`
   if (typeof value === 'object' && value !== null) return 'an object'
-  return shorten(typeof value === 'string' ? `“${value}”` : String(value))
+  return shorten(typeof value === 'string' ? `“${value}”` : `${value as number | boolean | bigint | null}`)
 }
 
 function shorten(text: string): string {

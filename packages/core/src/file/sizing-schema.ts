@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { ruleMeasures, type Sizing } from '../fit/sizing.js'
 import { mm, zero } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
-import { lengthInput } from './length-input.js'
+import { lengthInput } from '../length/length-input.js'
 
 /** How the cut is found: computed from need and ease, by a rule, or by a recipe. Without a mode it is computed. */
 export function sizingSchema(unit: Unit) {

@@ -1,7 +1,7 @@
 import type { Length } from '../length/length.js'
 import { readingWords } from '../object/reading-words.js'
 import type { ReadingKey } from '../object/reading.js'
-import type { SayLength } from './words.js'
+import type { SayLength } from './say.js'
 
 /** A change that mends a finding, as data: the screen offers it as a button, `applyRepair` makes it. */
 export type Repair =

@@ -1,9 +1,7 @@
-import { subtract, zero, type Length } from '../length/length.js'
+import { subtract, zero } from '../length/length.js'
 import { readingWords } from '../object/reading-words.js'
+import type { SayLength } from './say.js'
 import type { Direction, Finding, FindingCode, FindingData, RecipeChange } from './finding.js'
-
-/** Says a length in the workshop's unit; what is written differs between screen and file. */
-export type SayLength = (length: Length) => string
 
 export interface FindingText {
   /** What was expected and what came. */

@@ -56,8 +56,10 @@ export function createRowRoutes<Row extends { readonly id: string; readonly vers
       return answerRow(context, await rows.create(context.var.workshop, body.value), 201)
     })
     .use('/:id{.+}', async (context, next) => {
-      const id = context.req.param('id').split('/')[0]
-      return z.uuid().safeParse(id).success ? next() : missing(context)
+      const id: string | undefined = context.req.path.split('/')[3]
+      return z.uuid().safeParse(id).success
+        ? next()
+        : answerProblem(context as Context, { kind: 'missing', what })
     })
     .get('/:id', async context => {
       const row = await rows.find(context.var.workshop, context.req.param('id'))

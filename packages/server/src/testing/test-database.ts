@@ -46,10 +46,22 @@ export interface RequestOptions {
   readonly workshop?: string
 }
 
+/** What came back; the fields that an answer does not have are undefined, whatever their type says. */
 export interface Answer {
   readonly status: number
   readonly headers: Headers
-  readonly body: Record<string, never> & { readonly [key: string]: unknown }
+  readonly body: AnswerBody
+}
+
+interface AnswerBody {
+  readonly id: string
+  readonly name: string
+  readonly version: number
+  readonly file: object
+  readonly items: readonly { readonly id: string }[]
+  readonly next: string | null
+  readonly detail: string
+  readonly issues: readonly { readonly path: string; readonly message: string }[]
 }
 
 export async function createTestApp(url: string): Promise<TestApp> {
@@ -80,7 +92,7 @@ export async function createTestApp(url: string): Promise<TestApp> {
     return {
       status: response.status,
       headers: response.headers,
-      body: text.startsWith('{') ? JSON.parse(text) : {},
+      body: (text.startsWith('{') ? JSON.parse(text) : {}) as AnswerBody,
     }
   }
   return { database, repositories, ours, theirs, request }

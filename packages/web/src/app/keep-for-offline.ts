@@ -2,9 +2,7 @@ import { loadScreens } from './screens'
 
 /** Loads the other screens when there is time, and lets the service worker keep what was loaded. */
 export function keepForOffline(): void {
-  const { serviceWorker } = navigator
-  if (!serviceWorker) return
-  addEventListener('load', () => void register(serviceWorker), { once: true })
+  addEventListener('load', () => void register(navigator.serviceWorker), { once: true })
 }
 
 async function register(container: ServiceWorkerContainer): Promise<void> {

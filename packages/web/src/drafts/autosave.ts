@@ -32,14 +32,14 @@ const touches = isAnyOf(changed, undone, redone, keptMine, tookTheirs, opened, s
 
 autosave.startListening({
   predicate: action => touches(action),
-  effect: (action, { getState, dispatch }) => {
+  effect: (action, listener) => {
     if (!touches(action)) return
     const id = idOf(action)
-    const draft = (key: string) => (getState() as { drafts: DraftsState }).drafts[key]
+    const draft = (key: string) => (listener.getState() as { drafts: DraftsState }).drafts[key]
     const touched = draft(id)
     if (!touched) return
     keepDraft(touched)
-    if (touched.dirty) schedule(id, pauseMs, { draft, dispatch })
+    if (touched.dirty) schedule(id, pauseMs, { draft, dispatch: listener.dispatch })
   },
 })
 

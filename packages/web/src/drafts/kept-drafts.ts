@@ -14,7 +14,7 @@ function windowName(): string {
 
 /** Says to other windows that this one is alive, so that they leave its drafts alone. */
 export function holdWindow(): void {
-  void navigator.locks?.request(prefix + windowName(), () => new Promise(() => undefined))
+  void navigator.locks.request(prefix + windowName(), () => new Promise(() => undefined))
 }
 
 /** Keeps unsaved work on this device, and lets go of it once the server has it. */
@@ -45,7 +45,7 @@ function keysOf(id: string): readonly string[] {
 }
 
 async function aliveWindows(): Promise<ReadonlySet<string>> {
-  const { held = [] } = (await navigator.locks?.query()) ?? {}
+  const { held = [] } = await navigator.locks.query()
   return new Set(held.flatMap(({ name }) => (name?.startsWith(prefix) ? [name.slice(prefix.length)] : [])))
 }
 

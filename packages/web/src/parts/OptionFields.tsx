@@ -36,7 +36,7 @@ export function OptionFields(props: OptionFieldsProps) {
         <SelectField
           label={field.label}
           help={field.help}
-          value={String(values[key] ?? settled[key] ?? Object.keys(field.choices)[0])}
+          value={chosenOf(values[key] ?? settled[key], field.choices)}
           choices={field.choices}
           onChange={value => onChange(key, value)}
         />
@@ -44,4 +44,8 @@ export function OptionFields(props: OptionFieldsProps) {
       {below?.(key)}
     </div>
   ))
+}
+
+function chosenOf(value: unknown, choices: Readonly<Record<string, string>>): string {
+  return typeof value === 'string' ? value : (Object.keys(choices)[0] ?? '')
 }

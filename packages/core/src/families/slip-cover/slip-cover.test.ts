@@ -153,7 +153,7 @@ describe('recipes of the slip-on cover', () => {
       sizing: { mode: 'recipe', recipe: id },
       ...changes,
     })
-    return planFrom({ ...file, ...('seam' in changes && { seam: changes.seam }) } as CoverFile)
+    return planFrom({ ...file, ...('seam' in changes && { seam: changes.seam }) })
   }
   // wrap 2·6 5/8 + 1 3/16 = 14 7/16 in; the larger height 9 3/8 in
 

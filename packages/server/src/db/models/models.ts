@@ -74,7 +74,7 @@ function defineRows(sequelize: Sequelize, name: string, columns: Record<string, 
       updatedAt: DataTypes.DATE,
       deletedAt: DataTypes.DATE,
       ...columns,
-    } as never,
+    },
     { underscored: true, timestamps: false },
   )
 }

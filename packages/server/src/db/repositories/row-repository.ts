@@ -50,7 +50,7 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
   async function write(workshop: string, id: string, version: number, values: object): Promise<Written<Row>> {
     const where = { workshopId: workshop, id, version, deletedAt: null } as WhereOptions
     const changed = { ...values, version: version + 1, updatedAt: now() }
-    const [, rows] = await model.update(changed as never, { where, returning: true })
+    const [, rows] = await model.update(changed, { where, returning: true })
     const [row] = rows
     if (row) return { kind: 'written', row: read(row.get()) }
     const current = await findStored(workshop, { id, deletedAt: null })
@@ -84,7 +84,7 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
     remove: (workshop, id, version) => write(workshop, id, version, { deletedAt: now() }),
     restore: async (workshop, id) => {
       const where = { workshopId: workshop, id, deletedAt: { [Op.ne]: null } } as WhereOptions
-      const [, rows] = await model.update({ deletedAt: null } as never, { where, returning: true })
+      const [, rows] = await model.update({ deletedAt: null }, { where, returning: true })
       return rows[0] ? read(rows[0].get()) : findStored(workshop, { id, deletedAt: null })
     },
   }

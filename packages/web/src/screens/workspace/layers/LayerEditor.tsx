@@ -1,4 +1,11 @@
-import { defaultInset, mm, prints, type MaterialRow, type TypedLayer } from '@snowdrift/core'
+import {
+  defaultInset,
+  mm,
+  prints,
+  type MaterialRow,
+  type TypedLayer,
+  type TypedMaterial,
+} from '@snowdrift/core'
 import { ArrowDown, X } from 'lucide-react'
 import { useId } from 'react'
 import { Button } from '../../../parts/Button'
@@ -8,7 +15,7 @@ import { LengthField } from '../../../parts/LengthField'
 import { PercentField } from '../../../parts/PercentField'
 import { SelectField } from '../../../parts/SelectField'
 import { findingsAbout, useCover } from '../cover-context'
-import { layerFrom } from './LayersStation'
+import { choicesFor } from './layer-from'
 import { roleWords } from './role-words'
 
 interface LayerEditorProps {
@@ -112,18 +119,22 @@ export function LayerEditor({ layer, materials, onChange, onRemove, onMoveOut }:
   )
 }
 
-function MaterialChoice(
-  props: Pick<LayerEditorProps, 'layer' | 'materials'> & { readonly onChoose: (layer: TypedLayer) => void },
-) {
-  const { layer, materials, onChoose } = props
+interface MaterialChoiceProps {
+  readonly layer: TypedLayer
+  readonly materials: readonly MaterialRow[]
+  readonly onChoose: (layer: TypedLayer) => void
+}
+
+function MaterialChoice({ layer, materials, onChoose }: MaterialChoiceProps) {
   const { unit } = useCover()
-  const { name = '', inset, quilted } = layer
-  const listed = materials.some(({ material }) => material.name === name)
+  const { name = '', role, inset, quilted } = layer
+  const { own, typical } = choicesFor(role, materials, unit)
+  const known = [...own, ...typical]
   const choose = (next: string) => {
-    const row = materials.find(({ material }) => material.name === next)
-    if (!row) return
+    const material = known.find(candidate => candidate.name === next)
+    if (!material) return
     onChoose({
-      ...layerFrom(row, unit),
+      ...material,
       ...(inset !== undefined && { inset }),
       ...(quilted !== undefined && { quilted }),
     })
@@ -132,15 +143,33 @@ function MaterialChoice(
     <Field label="Material">
       {({ id }) => (
         <select id={id} className={controlLook} value={name} onChange={event => choose(event.target.value)}>
-          {!listed && <option value={name}>{name || 'not named'}</option>}
-          {materials.map(({ id: key, material }) => (
-            <option key={key} value={material.name}>
-              {material.name}
-            </option>
-          ))}
+          {!known.some(material => material.name === name) && (
+            <option value={name}>{name || 'not named'}</option>
+          )}
+          <MaterialGroup label="In the workshop" materials={own} />
+          <MaterialGroup label="Typical" materials={typical} />
         </select>
       )}
     </Field>
+  )
+}
+
+function MaterialGroup({
+  label,
+  materials,
+}: {
+  readonly label: string
+  readonly materials: readonly TypedMaterial[]
+}) {
+  if (materials.length === 0) return null
+  return (
+    <optgroup label={label}>
+      {materials.map(({ name }) => (
+        <option key={name} value={name}>
+          {name}
+        </option>
+      ))}
+    </optgroup>
   )
 }
 

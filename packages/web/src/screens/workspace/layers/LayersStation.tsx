@@ -1,16 +1,10 @@
-import {
-  sayUnit,
-  type CoverFile,
-  type MaterialRow,
-  type Role,
-  type TypedLayer,
-  type Unit,
-} from '@snowdrift/core'
+import type { CoverFile, MaterialRow, Role, TypedLayer } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
 import { useMaterialsQuery } from '../../../api/api'
 import { Button } from '../../../parts/Button'
 import { Thickness } from '../../../parts/Length'
 import { useCover } from '../cover-context'
+import { firstLayer } from './layer-from'
 import { LayerEditor } from './LayerEditor'
 import { roleWords } from './role-words'
 
@@ -49,7 +43,7 @@ export function LayersStation() {
           <LayerEditor
             key={layer.role}
             layer={layer}
-            materials={materials.filter(({ material }) => material.role === layer.role)}
+            materials={materials}
             onChange={(field, next) => set(`layer.${layer.role}.${field}`, layers.with(index, next))}
             onRemove={
               layer.role === 'outer'
@@ -78,17 +72,6 @@ export function LayersStation() {
       </div>
     </div>
   )
-}
-
-/** The workshop's own material of the role, or thin cotton to begin with. */
-function firstLayer(role: Role, materials: readonly MaterialRow[], unit: Unit): TypedLayer {
-  const row = materials.find(({ material }) => material.role === role)
-  return row ? layerFrom(row, unit) : { role, name: roleWords[role], thickness: '0.3 mm' }
-}
-
-/** A material as a layer; its bare lengths say their unit where the cover has another. */
-export function layerFrom({ material, unit }: MaterialRow, into: Unit): TypedLayer {
-  return unit === into ? { ...material } : { ...material, thickness: sayUnit(material.thickness, unit) }
 }
 
 function canMoveOut(layers: readonly TypedLayer[], index: number): boolean {

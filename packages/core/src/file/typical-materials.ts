@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { materialShape } from '../file/layer-schema.js'
+import type { materialShape } from './layer-schema.js'
 
 type MaterialInput = {
   [Key in keyof ReturnType<typeof materialShape>]?: z.input<ReturnType<typeof materialShape>[Key]>

@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import { formatLength } from '../length/format.js'
-import type { Length } from '../length/length.js'
-import { parseLength } from '../length/parse.js'
-import { describeLengthProblem } from '../length/problem-words.js'
-import type { Unit } from '../length/unit.js'
+import { formatLength } from './format.js'
+import type { Length } from './length.js'
+import { parseLength } from './parse.js'
+import { describeLengthProblem } from './problem-words.js'
+import type { Unit } from './unit.js'
 
 /** The lengths that make sense in a place; both ends included. */
 export interface LengthRange {

@@ -1,0 +1,67 @@
+/** Imports go one way: web, server and cli → core; inside core from what is made to what it is made of. */
+module.exports = {
+  forbidden: [
+    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      comment: 'The computation knows zod and nothing else.',
+      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^packages/core/src|node_modules/zod' },
+    },
+    {
+      name: 'core-by-its-front-door',
+      severity: 'error',
+      from: { path: '^(packages/(web|server|cli)|e2e)' },
+      to: { path: '^packages/core/(src|dist)/(?!index\\.)' },
+    },
+    {
+      name: 'packages-apart',
+      severity: 'error',
+      from: { path: '^packages/(web|server|cli)/' },
+      to: { path: '^packages/(web|server|cli)/', pathNot: '^packages/$1/' },
+    },
+    {
+      name: 'no-family-to-family',
+      severity: 'error',
+      from: { path: '^packages/core/src/(families|extras)/([^/]+)/' },
+      to: { path: '^packages/core/src/$1/[^/]+/', pathNot: '^packages/core/src/$1/$2/' },
+    },
+    {
+      name: 'only-the-registry-names-a-family',
+      severity: 'error',
+      from: {
+        path: '^packages/core/src',
+        pathNot: '^packages/core/src/(families|extras)/(registry\\.ts|[^/]+/)',
+      },
+      to: { path: '^packages/core/src/(families|extras)/[^/]+/' },
+    },
+    {
+      name: 'foundations-below',
+      severity: 'error',
+      comment: 'What families are made of does not know them, nor files, drawings or the API.',
+      from: {
+        path: '^packages/core/src/(length|material|object|piece|fit|finding)/',
+        pathNot: '\\.test\\.ts$',
+      },
+      to: { path: '^packages/core/src/(families|extras|file|drawing|api|plan\\.ts)' },
+    },
+    {
+      name: 'length-lowest',
+      severity: 'error',
+      from: { path: '^packages/core/src/length/' },
+      to: { path: '^packages/core/src/(?!length/)' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.tests.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['types', 'import', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
+  },
+}
