@@ -11,8 +11,6 @@ export function formatIssue({ path, message }: Issue): string {
   return path ? `${path}: ${message}` : message
 }
 
-export type PathPart = string | number
-
 /** `['object', 'readings', 'height', 0]` → `object.readings.height[0]`. */
 export function formatPath(parts: readonly PropertyKey[]): string {
   return parts.reduce<string>((path, part) => {

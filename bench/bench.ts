@@ -1,0 +1,10 @@
+import { benchBrowser } from './browser.js'
+import { benchCommandLine } from './command-line.js'
+import { benchPlan } from './plan.js'
+import { benchServer } from './server.js'
+
+console.log('what'.padEnd(62), '     came       must be')
+await benchPlan()
+await benchCommandLine()
+await benchServer()
+await benchBrowser()

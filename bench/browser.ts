@@ -1,0 +1,71 @@
+import { gzipSync } from 'node:zlib'
+import type { Page } from 'puppeteer-core'
+import { find, see } from '../e2e/testing/hands.js'
+import { openSite } from '../e2e/testing/site.js'
+import { variedCover } from './covers.js'
+import { quantile, report } from './measure.js'
+
+/** What the shelf loads first, and how long a keystroke takes to the repainted picture, on a cover with all layers. */
+export async function benchBrowser(): Promise<void> {
+  const site = await openSite()
+  try {
+    const server = site.server()
+    const { id } = await server.repositories.covers.create(server.workshop, {
+      thingId: null,
+      file: variedCover(3),
+    })
+    const page = await site.visit('/settings')
+    await benchFirstLoad(page, site.address())
+    await page.goto(`${site.address()}/covers/${id}/measure`)
+    await find(page, 'Height')
+    await benchKeystrokes(page)
+  } finally {
+    await site.close()
+  }
+}
+
+/** Scripts that the shelf's page names itself; the other screens come later, when there is time. */
+async function benchFirstLoad(page: Page, address: string): Promise<void> {
+  const html = await (await fetch(address)).text()
+  const scripts = [...html.matchAll(/(?:src|href)="(\/assets\/[^"]+\.js)"/g)].map(match => match[1] ?? '')
+  const sizes = await Promise.all(
+    scripts.map(
+      async script => gzipSync(Buffer.from(await (await fetch(address + script)).arrayBuffer())).length,
+    ),
+  )
+  report('script of the first load, gzip', sizes.reduce((sum, size) => sum + size, 0) / 1000, 'kB', 250)
+  await page.goto(address)
+  await see(page, 'Shelf')
+}
+
+/** From the key's own time stamp to the frame after the picture has changed. */
+async function benchKeystrokes(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    const samples: number[] = []
+    Object.assign(window, { samples })
+    addEventListener(
+      'keydown',
+      event => {
+        if (!/^\d$/.test(event.key)) return
+        const began = event.timeStamp
+        requestAnimationFrame(() => {
+          const channel = new MessageChannel()
+          channel.port1.onmessage = () => samples.push(performance.now() - began)
+          channel.port2.postMessage(0)
+        })
+      },
+      true,
+    )
+  })
+  const field = await find(page, 'Height')
+  const pictures = new Set<string>()
+  for (let turn = 0; turn < 120; turn++) {
+    await field.evaluate(element => (element as HTMLInputElement).setSelectionRange(2, 3))
+    await page.keyboard.press(`Digit${(turn % 9) + 1}` as 'Digit1')
+    pictures.add(await page.$eval('[data-picture="strip"] .mark-cut', path => path.getAttribute('d') ?? ''))
+  }
+  const samples = await page.evaluate(() => (window as unknown as { samples: number[] }).samples)
+  if (pictures.size < 5) throw new Error('The picture did not follow the keys')
+  report(`keystroke to repainted picture, ${samples.length} keys, median`, quantile(samples, 0.5), 'ms', 50)
+  report('keystroke to repainted picture, 95th percentile', quantile(samples, 0.95), 'ms', 50)
+}
