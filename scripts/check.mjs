@@ -18,7 +18,9 @@ for (const [name, args] of steps) {
   const { passed, failed } = countOf(output, code)
   totals.passed += passed
   totals.failed += failed
-  console.log(`── ${name}: ${failed === 0 ? 'good' : 'FAILED'} after ${Math.round((Date.now() - began) / 1000)} s`)
+  console.log(
+    `── ${name}: ${failed === 0 ? 'good' : 'FAILED'} after ${Math.round((Date.now() - began) / 1000)} s`,
+  )
 }
 console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
 process.exitCode = totals.failed === 0 ? 0 : 1

@@ -78,6 +78,7 @@ const nouns: Readonly<Record<string, string>> = {
   array: 'a list',
   object: 'an object with keys',
   record: 'an object with keys',
+  nonoptional: 'a value',
 }
 
 function nounOf(expected: string): string {

@@ -1,0 +1,57 @@
+import { spawnSync } from 'node:child_process'
+import { join } from 'node:path'
+import { expect } from 'chai'
+
+const root = join(import.meta.dirname, '../../..')
+
+function snowdrift(args: readonly string[], input = '', environment: Record<string, string> = {}) {
+  const { status, stdout, stderr } = spawnSync(join(root, 'snowdrift'), args, {
+    input,
+    encoding: 'utf8',
+    cwd: '/',
+    env: { ...process.env, ...environment },
+  })
+  return { status, out: stdout, err: stderr }
+}
+
+describe('the script ./snowdrift', function () {
+  this.timeout(60_000)
+
+  it('says how it is used when it is not told what to do', () => {
+    for (const args of [[], ['sew'], ['demo', 'now'], ['test', 'all']]) {
+      const { status, out, err } = snowdrift(args)
+      expect([status, out], args.join(' ')).to.deep.equal([2, ''])
+      expect(err).to.contain('Usage: ./snowdrift COMMAND')
+    }
+  })
+
+  it('runs from any folder, reads standard input and passes the exit code on', () => {
+    const cover = {
+      format: 'snowdrift/cover',
+      version: 1,
+      object: { kind: 'notebook', readings: { height: ['8'], wrap: ['11'] } },
+      family: 'slip-cover',
+      layers: [{ role: 'outer', thickness: '0.3 mm' }],
+    }
+    const good = snowdrift(['plan', '-'], JSON.stringify(cover))
+    expect(good.status).to.equal(0)
+    expect(JSON.parse(good.out)).to.have.property('pieces').with.length(2)
+    const bad = snowdrift(['plan', '-'], JSON.stringify({ ...cover, family: 'tent' }))
+    expect([bad.status, bad.out]).to.deep.equal([2, ''])
+    expect(bad.err).to.match(/^family: “tent” is not a way of making/m)
+  })
+
+  it('says “not yet” of what is to come', () => {
+    for (const command of ['simulate', 'nest', 'export']) {
+      const { status, out, err } = snowdrift([command, '-'], '{}')
+      expect([status, out], command).to.deep.equal([2, ''])
+      expect(err).to.contain('not yet')
+    }
+  })
+
+  it('fails with a plain sentence where Node is missing', () => {
+    const { status, err } = snowdrift(['plan', '-'], '', { PATH: '/nowhere:/bin-without-node' })
+    expect(status).to.not.equal(0)
+    expect(err.split('\n').length).to.be.below(6)
+  })
+})
