@@ -1,0 +1,68 @@
+import type { CoverFile } from '@snowdrift/core'
+import { expect } from 'chai'
+import { coverFile } from '../../testing/files.js'
+import { plannedOf } from '../../views/planned.js'
+import { worstVerdict } from '../../views/verdict-words.js'
+import { stateOf, stations } from './stations.js'
+
+const statesOf = (file: CoverFile) =>
+  Object.fromEntries(stations.map(station => [station, stateOf(station, plannedOf(file))]))
+
+describe('the stations of a cover', () => {
+  it('are settled where nothing is to be said', () => {
+    expect(statesOf(coverFile())).to.deep.equal({
+      measure: 'settled',
+      'make-up': 'settled',
+      layers: 'settled',
+      pieces: 'settled',
+    })
+  })
+
+  it('wait for the tape', () => {
+    const file = coverFile({ object: { kind: 'hardcover', readings: { height: ['9'] } } })
+    expect(statesOf(file)).to.deep.equal({
+      measure: 'waits',
+      'make-up': 'waits',
+      layers: 'settled',
+      pieces: 'waits',
+    })
+  })
+
+  it('say the gravest of what they have to say, each its own', () => {
+    const file = coverFile({
+      object: {
+        kind: 'hardcover',
+        readings: { height: ['9 3/8'], width: ['6 5/8'], thickness: ['1'], wrap: ['14 3/4'] },
+      },
+      sizing: { mode: 'rule', measure: 'wrap', addWidth: '1/4', addHeight: '1 1/2' },
+    })
+    // wrap-disagrees and board-assumed at the tape; will-not-go in the make-up
+    expect(statesOf(file)).to.deep.equal({
+      measure: 'warning',
+      'make-up': 'error',
+      layers: 'settled',
+      pieces: 'settled',
+    })
+  })
+})
+
+describe('planning a file', () => {
+  it('is done once for the same file', () => {
+    const file = coverFile()
+    expect(plannedOf(file)).to.equal(plannedOf(file))
+    expect(plannedOf(structuredClone(file))).not.to.equal(plannedOf(file))
+  })
+
+  it('gives issues for a file that cannot be read, and what is missing for one that waits', () => {
+    expect(plannedOf(coverFile({ family: 'tent' })).issues.map(({ path }) => path)).to.deep.equal(['family'])
+    expect(plannedOf(coverFile({ object: { kind: 'notebook' } })).missing).to.have.length(2)
+  })
+
+  it('speaks for the whole cover with the worse of its directions', () => {
+    const { plan } = plannedOf(
+      coverFile({ sizing: { mode: 'computed', easeWidth: '5 mm', easeHeight: '40 mm' } }),
+    )
+    expect(worstVerdict(plan?.fits ?? [])).to.equal('baggy')
+    expect(worstVerdict([])).to.equal(undefined)
+  })
+})
