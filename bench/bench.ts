@@ -4,7 +4,7 @@ import { benchPlan } from './plan.js'
 import { benchServer } from './server.js'
 
 console.log('what'.padEnd(62), '     came       must be')
-await benchPlan()
+benchPlan()
 await benchCommandLine()
 await benchServer()
 await benchBrowser()

@@ -12,7 +12,7 @@ export async function benchBrowser(): Promise<void> {
     const server = site.server()
     const { id } = await server.repositories.covers.create(server.workshop, {
       thingId: null,
-      file: variedCover(3),
+      file: variedCover(10),
     })
     const page = await site.visit('/settings')
     await benchFirstLoad(page, site.address())
@@ -58,6 +58,7 @@ async function benchKeystrokes(page: Page): Promise<void> {
     )
   })
   const field = await find(page, 'Height')
+  await field.click()
   const pictures = new Set<string>()
   for (let turn = 0; turn < 120; turn++) {
     await field.evaluate(element => (element as HTMLInputElement).setSelectionRange(2, 3))

@@ -41,7 +41,10 @@ export function createApp({ repositories, workshopOf, ping, log, now, webFolder 
       await next()
       context.header('Cache-Control', 'no-store')
     })
-    .use(
+    .on(
+      ['POST', 'PUT'],
+      '/*',
+      // Only where there is a body: asking a request for one makes it a great deal dearer.
       bodyLimit({
         maxSize: mostBodyBytes,
         onError: context => answerProblem(context, { kind: 'too-large', limit: '256 kB' }),

@@ -52,6 +52,15 @@ describe('starting and stopping', function () {
     }
   }
 
+  /** The log, once it has come to speak of `what`: it is written in gulps. */
+  async function logLines(what: string): Promise<readonly string[]> {
+    for (;;) {
+      const text = await readFile(join(folder, 'server.log'), 'utf8').catch(() => '')
+      if (text.includes(what)) return text.trim().split('\n')
+      await new Promise(resolve => setTimeout(resolve, 50))
+    }
+  }
+
   it('keeps everything over Ctrl-C and a new start', async () => {
     const first = run()
     const address = await ready(first)
@@ -85,7 +94,7 @@ describe('starting and stopping', function () {
 
   it('writes structured logs beside the data, and keeps the password out of them', async () => {
     await fetch(`http://127.0.0.1:${port}/api/settings`)
-    const lines = (await readFile(join(folder, 'server.log'), 'utf8')).trim().split('\n')
+    const lines = await logLines('/api/settings')
     const last = JSON.parse(lines.at(-1) ?? '{}') as Record<string, unknown>
     expect(last).to.include({ method: 'GET', path: '/api/settings', status: 200, name: 'snowdrift' })
     expect(lines.join('')).not.to.contain(await readFile(join(folder, 'database-password'), 'utf8'))

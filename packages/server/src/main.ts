@@ -40,7 +40,13 @@ async function start(demo: boolean): Promise<void> {
   if (stopping) return
   const log = pino(
     { name: 'snowdrift' },
-    pino.destination({ dest: join(dataFolder, 'server.log'), mkdir: true, sync: false }),
+    pino.destination({
+      dest: join(dataFolder, 'server.log'),
+      mkdir: true,
+      sync: false,
+      minLength: 4096,
+      periodicFlush: 500,
+    }),
   )
   const webFolder = resolve(import.meta.dirname, '../../web/dist')
   const server = await serve({ databaseUrl: url, port, log, demo, webFolder })

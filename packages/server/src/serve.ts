@@ -34,7 +34,7 @@ export async function serve({
   const database = await connect(databaseUrl)
   await migrate(database.sequelize)
   const now = () => new Date()
-  const repositories = createRepositories(database.models, { now, newId: randomUUID })
+  const repositories = createRepositories(database, { now, newId: randomUUID })
   const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
   if (demo) await loadDemo(repositories, workshop)
   const app = createApp({

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { Sequelize } from 'sequelize'
 import { StartFailure } from '../start-failure.js'
 import { defineModels, type Models } from './models/models.js'
@@ -13,7 +14,8 @@ export async function connect(url: string): Promise<Database> {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     logging: false,
-    pool: { max: 10, idle: 10_000, acquire: 10_000 },
+    // More connections than processors only stand in each other's way.
+    pool: { max: availableParallelism() + 1, idle: 10_000, acquire: 10_000 },
     dialectOptions: { statement_timeout: 10_000, connectionTimeoutMillis: 5000 },
   })
   try {

@@ -67,7 +67,7 @@ interface AnswerBody {
 export async function createTestApp(url: string): Promise<TestApp> {
   const database = await connect(url)
   await migrate(database.sequelize)
-  const repositories = createRepositories(database.models, { now: () => new Date(), newId: randomUUID })
+  const repositories = createRepositories(database, { now: () => new Date(), newId: randomUUID })
   const ours = await ensureWorkshop(database.models, `ours-${randomUUID()}`, randomUUID)
   const theirs = await ensureWorkshop(database.models, `theirs-${randomUUID()}`, randomUUID)
   const app = createApp({

@@ -21,7 +21,8 @@ interface Deleted {
   readonly version: number
 }
 
-const pageSize = 24
+/** Three rows of the shelf on a desk. */
+const pageSize = 18
 const ifMatch = (version: number) => ({ 'If-Match': `"v${version}"` })
 const paged = {
   initialPageParam: '',

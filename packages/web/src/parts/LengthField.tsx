@@ -1,5 +1,6 @@
 import {
   formatLength,
+  parseLength,
   readLength,
   type Length,
   type LengthRange,
@@ -109,6 +110,7 @@ export function LengthField(props: LengthFieldProps) {
           {read?.ok && (
             <>
               {read.about && 'about '}
+              {!thin && !isWhole(read.length, unit) && '≈ '}
               {thin ? (
                 <Thickness value={read.length} />
               ) : (
@@ -132,4 +134,10 @@ export function LengthField(props: LengthFieldProps) {
       </div>
     </div>
   )
+}
+
+/** Whether the workshop's unit can say the length as it is: 153 mm is only about 6 1/32 in. */
+function isWhole(length: Length, unit: Unit): boolean {
+  const said = parseLength(formatLength(length, unit), unit)
+  return said.ok && said.length === length
 }

@@ -9,7 +9,7 @@ import {
   type ThingBody,
   type ThingRow,
 } from '@snowdrift/core'
-import type { Models } from '../models/models.js'
+import type { Database } from '../connect.js'
 import { createRowRepository, type RowRepository } from './row-repository.js'
 import { createSettingsRepository, type SettingsRepository } from './settings-repository.js'
 
@@ -25,25 +25,26 @@ export interface RepositoryTools {
   readonly newId: () => string
 }
 
-export function createRepositories(models: Models, tools: RepositoryTools): Repositories {
+export function createRepositories({ models, sequelize }: Database, tools: RepositoryTools): Repositories {
+  const shared = { sequelize, ...tools }
   return {
     things: createRowRepository({
       model: models.Thing,
       columns: ['name', 'unit', 'object'],
       schema: thingRow,
-      ...tools,
+      ...shared,
     }),
     covers: createRowRepository({
       model: models.Cover,
       columns: ['thingId', 'file'],
       schema: coverRow,
-      ...tools,
+      ...shared,
     }),
     materials: createRowRepository({
       model: models.Material,
       columns: ['unit', 'swatch', 'material'],
       schema: materialRow,
-      ...tools,
+      ...shared,
     }),
     settings: createSettingsRepository(models),
   }

@@ -1,4 +1,4 @@
-import { Op, type WhereOptions } from 'sequelize'
+import { Op, QueryTypes, type Sequelize, type WhereOptions } from 'sequelize'
 import type { Page } from '@snowdrift/core'
 import type { z } from 'zod'
 import type { RowModel } from '../models/models.js'
@@ -28,6 +28,7 @@ export interface RowRepository<Row, Body> {
 
 export interface RowSource<Row> {
   readonly model: RowModel
+  readonly sequelize: Sequelize
   /** The columns of a row beside those that every row has. */
   readonly columns: readonly string[]
   readonly schema: z.ZodType<Row>
@@ -38,7 +39,8 @@ export interface RowSource<Row> {
 export function createRowRepository<Row extends { readonly version: number }, Body extends object>(
   source: RowSource<Row>,
 ): RowRepository<Row, Body> {
-  const { model, now, newId } = source
+  const { model, sequelize, now, newId } = source
+  const listing = listingOf(source)
   const attributes = ['id', 'version', 'updatedAt', 'seq', ...source.columns]
   const read = (stored: unknown) => readRow(source, stored as Record<string, unknown>)
 
@@ -59,19 +61,11 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
 
   return {
     list: async (workshop, { after, limit }) => {
-      const rows = await model.findAll({
-        where: {
-          workshopId: workshop,
-          deletedAt: null,
-          ...(after && { seq: { [Op.lt]: after } }),
-        } as WhereOptions,
-        order: [['seq', 'DESC']],
-        limit: limit + 1,
-        attributes,
-        raw: true,
-      })
+      const bind = [workshop, limit + 1, ...(after === undefined ? [] : [after])]
+      const statement = after === undefined ? listing.first : listing.following
+      const rows = await sequelize.query<StoredRow>(statement, { bind, type: QueryTypes.SELECT, raw: true })
       const items = rows.slice(0, limit)
-      const last = items.at(-1) as { seq: string } | undefined
+      const last = items.at(-1)
       return { items: items.map(read), next: rows.length > limit && last ? last.seq : null }
     },
     find: (workshop, id) => findStored(workshop, { id, deletedAt: null }),
@@ -88,6 +82,22 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
       return rows[0] ? read(rows[0].get()) : findStored(workshop, { id, deletedAt: null })
     },
   }
+}
+
+type StoredRow = Readonly<Record<string, unknown>> & { readonly seq: string }
+
+/**
+ * The statements behind a list: lists are what a shelf asks for most, and the model's own finder spends three times
+ * as long on making up its query as the database on answering it. Names come from the model, values are bound.
+ */
+function listingOf({ model, columns }: Pick<RowSource<unknown>, 'model' | 'columns'>) {
+  const names = ['id', 'version', 'updatedAt', 'seq', ...columns]
+    .map(name => `"${model.getAttributes()[name]?.field ?? name}" AS "${name}"`)
+    .join(', ')
+  const page = (further: string) =>
+    `SELECT ${names} FROM "${model.tableName}" WHERE "workshop_id" = $1 AND "deleted_at" IS NULL${further}
+     ORDER BY "seq" DESC LIMIT $2`
+  return { first: page(''), following: page(' AND "seq" < $3') }
 }
 
 /** A row as it goes out. One that does not parse is a bug of ours or a broken database, and thrown. */

@@ -12,7 +12,7 @@ export function LivePicture() {
   return (
     <section
       aria-label="Live picture"
-      className="order-1 border-b border-rule bg-surface max-lg:sticky max-lg:top-12 max-lg:z-10 lg:order-2 lg:h-full lg:min-h-0 lg:overflow-hidden lg:border-b-0 lg:border-l"
+      className="contain-content order-1 border-b border-rule bg-surface max-lg:sticky max-lg:top-12 max-lg:z-10 lg:order-2 lg:h-full lg:min-h-0 lg:overflow-hidden lg:border-b-0 lg:border-l"
     >
       {plan ? (
         <Pictures plan={plan} unit={unit} />
@@ -30,12 +30,12 @@ function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) 
   return (
     <div className="flex h-full flex-col gap-2 px-4 py-2 lg:py-4">
       <FitLine fits={plan.fits} unit={unit} />
-      <figure className="min-h-0 lg:flex-[6]" data-picture="strip">
+      <figure className="min-h-0 contain-content lg:flex-[6]" data-picture="strip">
         <div className="h-36 sm:h-56 lg:h-full">
           <DrawingView drawing={strip} textScale={narrow ? 0.036 : 0.024} />
         </div>
       </figure>
-      <figure className="min-h-0 max-lg:hidden lg:flex-[3]" data-picture="end-on">
+      <figure className="min-h-0 contain-content max-lg:hidden lg:flex-[3]" data-picture="end-on">
         <DrawingView drawing={endOn} textScale={0.024} />
       </figure>
       <Legend />
