@@ -41,6 +41,17 @@ describe('the script ./snowdrift', function () {
     expect(bad.err).to.match(/^family: “tent” is not a way of making/m)
   })
 
+  it('plans the example of the handbook as it is described', () => {
+    const { status, out } = snowdrift(['plan', join(root, 'docs/examples/hut-ledger.json')])
+    expect(status).to.equal(0)
+    const [outer] = (JSON.parse(out) as { pieces: { cut: object; exact: object }[] }).pieces
+    expect(outer?.cut).to.deep.equal({
+      width: { mm: 400.05, text: '15 3/4 in' },
+      height: { mm: 266.7, text: '10 1/2 in' },
+    })
+    expect(outer?.exact).to.deep.equal({ width: { mm: 397.4527 }, height: { mm: 265.0953 } })
+  })
+
   it('says “not yet” of what is to come', () => {
     for (const command of ['simulate', 'nest', 'export']) {
       const { status, out, err } = snowdrift([command, '-'], '{}')

@@ -4,6 +4,7 @@ import { add, longest, mm, negate, scale, subtract, zero, type Length } from '..
 import { drawHeight } from './dimension.js'
 import { line, rectangle, text, type Drawing, type Mark, type PathMark, type Point } from './drawing.js'
 import { fillOf } from './ply-fill.js'
+import { goDown, goUp } from './spine-outline.js'
 import { drawDetail } from './stack-detail.js'
 
 /**
@@ -11,7 +12,7 @@ import { drawDetail } from './stack-detail.js'
  * detail, enlarged, in which the plies can be told apart.
  */
 export function drawEndOn(section: Section, say: SayLength): Drawing {
-  const { width, thickness, plies } = section
+  const { width, thickness, plies, rounded } = section
   const bulk = add(...plies.map(ply => ply.thickness))
   const unit = scale(longest(width, scale(thickness, 2)), 1 / 100)
   const detailLeft = add(width, bulk, scale(unit, 16))
@@ -20,8 +21,11 @@ export function drawEndOn(section: Section, say: SayLength): Drawing {
   const detail = drawDetail(plies, [detailLeft, detailTop], detailWidth, unit)
   return {
     title: 'The closed book in its cover, seen from the tail',
-    from: [subtract(negate(bulk), scale(unit, 3)), subtract(negate(bulk), scale(unit, 7))],
-    width: add(detailLeft, detailWidth, bulk, scale(unit, 3)),
+    from: [
+      subtract(negate(bulk), add(scale(unit, 3), rounded ? scale(thickness, 0.17) : zero)),
+      subtract(negate(bulk), scale(unit, 7)),
+    ],
+    width: add(detailLeft, detailWidth, bulk, scale(unit, 3), rounded ? scale(thickness, 0.17) : zero),
     height: add(longest(add(thickness, scale(bulk, 2)), detail.height), scale(unit, 14)),
     marks: [
       ...drawBook(section),
@@ -41,25 +45,17 @@ export function drawEndOn(section: Section, say: SayLength): Drawing {
 }
 
 function drawBook({ width, thickness, board, rounded }: Section): readonly Mark[] {
-  const half = scale(thickness, 1 / 2)
-  const spine: PathMark = {
+  const block: PathMark = {
     kind: 'path',
-    start: [zero, zero],
-    steps: [
-      { to: [width, zero] },
-      { to: [width, thickness] },
-      { to: [zero, thickness] },
-      ...(rounded && thickness > zero
-        ? [{ to: [zero, zero] as Point, radius: scale(half, 1.25), clockwise: true }]
-        : []),
-    ],
+    start: [width, zero],
+    steps: [{ to: [zero, zero] }, ...goDown(zero, thickness, rounded), { to: [width, thickness] }],
     closed: true,
     style: 'object',
     fill: 'leaves',
   }
   const boards = board > zero && scale(board, 2) < thickness
   return [
-    spine,
+    block,
     ...leafLines(width, thickness),
     ...(boards
       ? [
@@ -77,35 +73,32 @@ function leafLines(width: Length, thickness: Length): readonly Mark[] {
 }
 
 /** Each ply as a band round three sides, open at the fore-edge; corners turn with the ply's own stand-off. */
-function wrapPlies({ plies, width, thickness }: Section): readonly Mark[] {
+function wrapPlies(section: Section): readonly Mark[] {
   let inner = zero
-  return plies.map(ply => {
+  return section.plies.map(ply => {
     const outside = add(inner, ply.thickness)
-    const band = bandBetween(inner, outside, width, thickness, ply)
+    const band = bandBetween(inner, outside, section, ply)
     inner = outside
     return band
   })
 }
 
-function bandBetween(inner: Length, outside: Length, width: Length, thickness: Length, ply: Ply): PathMark {
-  const far = add(thickness, outside)
-  const near = add(thickness, inner)
-  const corner = (radius: Length, to: Point, clockwise: boolean) =>
-    radius > zero ? [{ to, radius, clockwise }] : [{ to }]
+function bandBetween(
+  inner: Length,
+  outside: Length,
+  { width, thickness, rounded }: Section,
+  ply: Ply,
+): PathMark {
   return {
     kind: 'path',
     start: [width, negate(outside)],
     steps: [
       { to: [zero, negate(outside)] },
-      ...corner(outside, [negate(outside), zero], false),
-      { to: [negate(outside), thickness] },
-      ...corner(outside, [zero, far], false),
-      { to: [width, far] },
-      { to: [width, near] },
-      { to: [zero, near] },
-      ...corner(inner, [negate(inner), thickness], true),
-      { to: [negate(inner), zero] },
-      ...corner(inner, [zero, negate(inner)], true),
+      ...goDown(outside, thickness, rounded),
+      { to: [width, add(thickness, outside)] },
+      { to: [width, add(thickness, inner)] },
+      { to: [zero, add(thickness, inner)] },
+      ...goUp(inner, thickness, rounded),
       { to: [width, negate(inner)] },
     ],
     closed: true,
