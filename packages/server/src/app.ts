@@ -38,8 +38,8 @@ export function createApp({ repositories, workshopOf, ping, log, now, webFolder 
     })
     .use(async (context, next) => {
       context.set('workshop', workshopOf(context.req))
-      await next()
       context.header('Cache-Control', 'no-store')
+      await next()
     })
     .on(
       ['POST', 'PUT'],

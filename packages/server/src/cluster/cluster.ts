@@ -117,6 +117,8 @@ async function startServer({ folder, programs, run }: Place, careless: boolean):
     `port=${port}`,
     'listen_addresses=127.0.0.1',
     'unix_socket_directories=',
+    // A shelf that grew today is to be read by its index today: until rows are counted, pages are found by sorting.
+    'autovacuum_naptime=10s',
     ...(careless ? ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off'] : []),
   ]
   const log = join(folder, 'server.log')

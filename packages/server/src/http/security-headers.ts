@@ -1,23 +1,34 @@
-import { secureHeaders } from 'hono/secure-headers'
+import type { MiddlewareHandler } from 'hono'
 
 /** Everything comes from ourselves, nothing is framed, no script stands in a page. */
-export const securityHeaders = secureHeaders({
-  contentSecurityPolicy: {
-    defaultSrc: ["'none'"],
-    scriptSrc: ["'self'"],
-    styleSrc: ["'self'"],
-    imgSrc: ["'self'", 'data:'],
-    fontSrc: ["'self'"],
-    connectSrc: ["'self'"],
-    manifestSrc: ["'self'"],
-    workerSrc: ["'self'"],
-    baseUri: ["'none'"],
-    formAction: ["'self'"],
-    frameAncestors: ["'none'"],
-  },
-  crossOriginOpenerPolicy: 'same-origin',
-  crossOriginResourcePolicy: 'same-origin',
-  referrerPolicy: 'no-referrer',
-  xFrameOptions: 'DENY',
-  strictTransportSecurity: false,
-})
+const contentSecurityPolicy = [
+  "default-src 'none'",
+  "script-src 'self'",
+  "style-src 'self'",
+  "img-src 'self' data:",
+  "font-src 'self'",
+  "connect-src 'self'",
+  "manifest-src 'self'",
+  "worker-src 'self'",
+  "base-uri 'none'",
+  "form-action 'self'",
+  "frame-ancestors 'none'",
+].join('; ')
+
+const headers: readonly (readonly [string, string])[] = [
+  ['Content-Security-Policy', contentSecurityPolicy],
+  ['Cross-Origin-Opener-Policy', 'same-origin'],
+  ['Cross-Origin-Resource-Policy', 'same-origin'],
+  ['Referrer-Policy', 'no-referrer'],
+  ['X-Content-Type-Options', 'nosniff'],
+  ['X-Frame-Options', 'DENY'],
+]
+
+/**
+ * Sets the headers before there is an answer. The framework's own middleware changes the finished answer, which
+ * makes the server build it as a stream: twice the work for every request.
+ */
+export const securityHeaders: MiddlewareHandler = async (context, next) => {
+  for (const [name, value] of headers) context.header(name, value)
+  await next()
+}
