@@ -59,6 +59,19 @@ for (const { look, size, width } of [
         expect(over).to.be.at.most(0)
       })
 
+    it('leaves room to work at twice the size', async () => {
+      await page.setViewport({ width: 640, height: 400 })
+      await page.goto(`${site.address()}${cover}/pieces`)
+      await find(page, 'Live picture')
+      await page.evaluate(() => scrollTo(0, document.body.scrollHeight))
+      const bottom = await page.$eval(
+        '[aria-label="Live picture"]',
+        picture => picture.getBoundingClientRect().bottom,
+      )
+      expect(bottom).to.be.below(120)
+      await page.setViewport(size)
+    })
+
     it('axe finds nothing with reasons unfolded, a refused entry and the shortcuts open', async () => {
       await page.goto(`${site.address()}${cover}/pieces`)
       await (await page.waitForSelector('[data-piece="outer"] summary'))?.click()

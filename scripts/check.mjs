@@ -35,7 +35,9 @@ function countOf(output, code) {
 
 function run(args) {
   return new Promise(resolve => {
-    const child = spawn('npm', args, { stdio: ['ignore', 'pipe', 'inherit'] })
+    // Without colours: their codes would stand between the counts and those who read them.
+    const env = { ...process.env, FORCE_COLOR: '0', NO_COLOR: '1' }
+    const child = spawn('npm', args, { stdio: ['ignore', 'pipe', 'inherit'], env })
     let output = ''
     child.stdout.on('data', chunk => {
       output += chunk

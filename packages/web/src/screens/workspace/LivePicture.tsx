@@ -12,7 +12,7 @@ export function LivePicture() {
   return (
     <section
       aria-label="Live picture"
-      className="contain-content order-1 border-b border-rule bg-surface max-lg:sticky max-lg:top-12 max-lg:z-10 lg:order-2 lg:h-full lg:min-h-0 lg:overflow-hidden lg:border-b-0 lg:border-l"
+      className="contain-content order-1 border-b border-rule bg-surface max-lg:top-12 max-lg:z-10 tall:max-lg:sticky lg:order-2 lg:h-full lg:min-h-0 lg:overflow-hidden lg:border-b-0 lg:border-l"
     >
       {plan ? (
         <Pictures plan={plan} unit={unit} />
