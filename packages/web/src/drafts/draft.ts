@@ -47,11 +47,15 @@ export interface KeptDraft {
   readonly file: CoverFile
 }
 
+/** The key of a change that is a step of its own, however soon it follows another. */
+export const oneStep = ''
+
 /** A change of the file. Changes of one field in quick succession are undone together. */
 export function changeDraft(draft: Draft, file: CoverFile, key: string, at: number): Draft {
   if (file === draft.file) return draft
   const { lastChange } = draft
-  const typingOn = lastChange?.key === key && at - lastChange.at < typingPauseMs && draft.past.length > 0
+  const typingOn =
+    key !== oneStep && lastChange?.key === key && at - lastChange.at < typingPauseMs && draft.past.length > 0
   const past = typingOn ? draft.past : [...draft.past, draft.file].slice(-mostSteps)
   return { ...draft, file, past, future: [], dirty: true, lastChange: { key, at } }
 }

@@ -60,6 +60,11 @@ describe('a draft', () => {
     expect(typed.file.name).to.equal('first')
   })
 
+  it('undoes steps that are no typing one by one, however soon they follow', () => {
+    const stepped = after(change('one', ''), change('two', ''), undone(id))
+    expect(stepped.file.name).to.equal('one')
+  })
+
   it('is clean when the server has what stands here, and dirty when it was typed on meanwhile', () => {
     const sent = file('sent')
     const first = changed(id, sent, 'name')

@@ -30,6 +30,8 @@ export interface LengthFieldProps {
   readonly hideLabel?: boolean
   /** Thicknesses are said in millimetres, for no tape has a mark for them. */
   readonly thin?: boolean
+  /** Hands a change on when the field is left or Enter pressed, not with each key. */
+  readonly whenLeft?: boolean
 }
 
 /** A length typed in any form a maker uses. The text stays as typed; what cannot be read changes nothing. */
@@ -46,6 +48,7 @@ export function LengthField(props: LengthFieldProps) {
     onFocus,
     hideLabel = false,
     thin = false,
+    whenLeft = false,
   } = props
   const id = useId()
   const given = value === undefined ? '' : String(value)
@@ -55,17 +58,19 @@ export function LengthField(props: LengthFieldProps) {
   const text = typed.given === given || typed.text === given ? typed.text : given
   const read = text.trim() === '' ? undefined : readLength(text, unit, range)
 
-  const take = (next: string) => {
+  const handOn = (next: string) => {
     const nextRead = readLength(next, unit, range)
     const empty = next.trim() === ''
     setTyped({ text: next, given: empty ? '' : nextRead.ok ? next : given })
     if (empty && value !== undefined) onChange(undefined)
     else if (!empty && nextRead.ok && next !== given) onChange(next)
   }
+  const take = (next: string) => (whenLeft ? setTyped({ text: next, given }) : handOn(next))
 
   const step = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') {
       event.preventDefault()
+      if (whenLeft) handOn(text)
       focusNextLength(event.currentTarget)
       return
     }
@@ -104,7 +109,10 @@ export function LengthField(props: LengthFieldProps) {
             setFocused(true)
             onFocus?.()
           }}
-          onBlur={() => setFocused(false)}
+          onBlur={() => {
+            setFocused(false)
+            if (whenLeft) handOn(text)
+          }}
         />
         <span id={`${id}-read`} className="min-w-0 text-soft" aria-live="polite">
           {read?.ok && (

@@ -78,6 +78,7 @@ function WorkshopSettings({ settings }: { readonly settings: SettingsRow }) {
         onChange={grid => change({ grid: grid || null })}
       />
       <LengthField
+        whenLeft
         label="Tape division"
         help="The finest mark on your tape. The arrow keys step by it, and it says how sure a reading is."
         unit={unit}
@@ -88,6 +89,7 @@ function WorkshopSettings({ settings }: { readonly settings: SettingsRow }) {
         onChange={typed => change({ tapeDivision: typed ?? null })}
       />
       <LengthField
+        whenLeft
         label="Seam allowance"
         help="Left empty, each way of making brings its own."
         unit={unit}

@@ -1,5 +1,4 @@
 import type { CoverFile, CoverRow } from '@snowdrift/core'
-import { Trash2 } from 'lucide-react'
 import { Link } from 'react-router'
 import { useDeleteCoverMutation } from '../../api/api'
 import { deleted } from '../../app/deleted-slice'
@@ -11,6 +10,7 @@ import { gravestOf } from '../../parts/severity'
 import { plannedOf, type Planned } from '../../views/planned'
 import { verdictTone, verdictWords, worstVerdict } from '../../views/verdict-words'
 import { ClosedCover } from './ClosedCover'
+import { DeleteButton } from './DeleteButton'
 import { ShelfPlace } from './ShelfPlace'
 
 interface CoverOnShelfProps {
@@ -69,24 +69,16 @@ function Summary({ planned }: { readonly planned: Planned }) {
 }
 
 function DeleteCover({ row, name }: { readonly row: CoverRow; readonly name: string }) {
-  const [deleteCover, { isLoading }] = useDeleteCoverMutation()
+  const [deleteCover, { isLoading, error }] = useDeleteCoverMutation()
   const dispatch = useAppDispatch()
   const remove = async () => {
-    await deleteCover({ id: row.id, version: row.version }).unwrap()
+    const answer = await deleteCover({ id: row.id, version: row.version })
+    if (answer.error) return
     dropKeptDrafts(row.id)
     dispatch(forgotten(row.id))
     dispatch(deleted({ kind: 'cover', id: row.id, name }))
   }
-  return (
-    <button
-      className="absolute right-1 bottom-0 z-10 rounded-md p-2 text-soft opacity-0 group-hover:opacity-100 hover:text-bad focus-visible:opacity-100 [@media(hover:none)]:opacity-100"
-      aria-label={`Delete ${name}`}
-      disabled={isLoading}
-      onClick={() => void remove().catch(() => undefined)}
-    >
-      <Trash2 className="size-4" aria-hidden />
-    </button>
-  )
+  return <DeleteButton name={name} busy={isLoading} error={error} onDelete={() => void remove()} />
 }
 
 function outerName(file: CoverFile): string {

@@ -1,21 +1,22 @@
 import { readLength, readingRanges, zero, type Length, type ReadingKey, type ThingRow } from '@snowdrift/core'
-import { Trash2 } from 'lucide-react'
 import { Link } from 'react-router'
 import { useDeleteThingMutation } from '../../api/api'
 import { deleted } from '../../app/deleted-slice'
 import { useAppDispatch } from '../../app/store'
 import { kindWords } from '../../views/kind-words'
+import { DeleteButton } from './DeleteButton'
 import { ShelfPlace } from './ShelfPlace'
 import { onShelf } from './shelf-scale'
 
 /** A measured thing without a cover: its outline to scale, and the way to cover it. */
 export function ThingOnShelf({ thing }: { readonly thing: ThingRow }) {
-  const [deleteThing, { isLoading }] = useDeleteThingMutation()
+  const [deleteThing, { isLoading, error }] = useDeleteThingMutation()
   const dispatch = useAppDispatch()
   const width = onShelf(firstReading(thing, 'width'))
   const height = onShelf(firstReading(thing, 'height'))
   const remove = async () => {
-    await deleteThing({ id: thing.id, version: thing.version }).unwrap()
+    const answer = await deleteThing({ id: thing.id, version: thing.version })
+    if (answer.error) return
     dispatch(deleted({ kind: 'thing', id: thing.id, name: thing.name }))
   }
   return (
@@ -42,14 +43,7 @@ export function ThingOnShelf({ thing }: { readonly thing: ThingRow }) {
         {thing.name}
       </Link>
       <p className="text-sm text-soft">{kindWords[thing.object.kind].name}</p>
-      <button
-        className="absolute right-1 bottom-0 z-10 rounded-md p-2 text-soft opacity-0 group-hover:opacity-100 hover:text-bad focus-visible:opacity-100 [@media(hover:none)]:opacity-100"
-        aria-label={`Delete ${thing.name}`}
-        disabled={isLoading}
-        onClick={() => void remove().catch(() => undefined)}
-      >
-        <Trash2 className="size-4" aria-hidden />
-      </button>
+      <DeleteButton name={thing.name} busy={isLoading} error={error} onDelete={() => void remove()} />
     </ShelfPlace>
   )
 }

@@ -1,3 +1,4 @@
+import { oneStep } from '../../../drafts/draft'
 import type { CoverFile, MaterialRow, Role, TypedLayer } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
 import { useMaterialsQuery } from '../../../api/api'
@@ -50,11 +51,11 @@ export function LayersStation() {
                 ? undefined
                 : () =>
                     set(
-                      'layers',
+                      oneStep,
                       layers.filter((_, at) => at !== index),
                     )
             }
-            onMoveOut={canMoveOut(layers, index) ? () => set('layers', swapped(layers, index)) : undefined}
+            onMoveOut={canMoveOut(layers, index) ? () => set(oneStep, swapped(layers, index)) : undefined}
           />
         ))}
       </ol>
@@ -63,7 +64,7 @@ export function LayersStation() {
           <Button
             key={role}
             onClick={() =>
-              set('layers', [...layers.slice(0, -1), firstLayer(role, materials, unit), ...layers.slice(-1)])
+              set(oneStep, [...layers.slice(0, -1), firstLayer(role, materials, unit), ...layers.slice(-1)])
             }
           >
             <Plus className="size-4" aria-hidden /> {roleWords[role]}

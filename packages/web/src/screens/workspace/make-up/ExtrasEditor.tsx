@@ -1,3 +1,4 @@
+import { oneStep } from '../../../drafts/draft'
 import {
   extras as known,
   findExtra,
@@ -35,7 +36,7 @@ export function ExtrasEditor() {
                 aria-label={`Take off: ${extra.words.name.toLowerCase()}`}
                 onClick={() =>
                   set(
-                    'extras',
+                    oneStep,
                     added.filter((_, at) => at !== index),
                   )
                 }
@@ -63,7 +64,7 @@ export function ExtrasEditor() {
       })}
       <div className="flex flex-wrap gap-2">
         {known.map(({ type, words }) => (
-          <Button key={type} onClick={() => set('extras', [...added, { type }])}>
+          <Button key={type} onClick={() => set(oneStep, [...added, { type }])}>
             <Plus className="size-4" aria-hidden /> {words.name}
           </Button>
         ))}

@@ -1,3 +1,4 @@
+import { oneStep } from '../../../drafts/draft'
 import { applyRepair, families, type Finding } from '@snowdrift/core'
 import { FindingNote } from '../../../parts/FindingNote'
 import { useCover } from '../cover-context'
@@ -25,7 +26,7 @@ export function MakeUpStation() {
               key={finding.code + finding.about}
               finding={finding}
               unit={unit}
-              onRepair={repair => change('repair', current => applyRepair(current, repair))}
+              onRepair={repair => change(oneStep, current => applyRepair(current, repair))}
             />
           ))}
         </div>

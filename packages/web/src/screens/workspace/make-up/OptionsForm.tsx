@@ -1,3 +1,4 @@
+import { oneStep } from '../../../drafts/draft'
 import {
   applyRepair,
   customary,
@@ -46,7 +47,7 @@ export function OptionsForm() {
               key={finding.code}
               finding={finding}
               unit={unit}
-              onRepair={repair => change('repair', current => applyRepair(current, repair))}
+              onRepair={repair => change(oneStep, current => applyRepair(current, repair))}
             />
           ))
         }
@@ -55,7 +56,7 @@ export function OptionsForm() {
         label="Cutting grid"
         value={file.grid === undefined ? '' : String(file.grid)}
         choices={gridChoices(unit, defaultGrid(unit))}
-        onChange={grid => change('grid', current => withGrid(current, grid))}
+        onChange={grid => change(oneStep, current => withGrid(current, grid))}
       />
     </section>
   )

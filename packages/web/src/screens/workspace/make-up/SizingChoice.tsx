@@ -1,3 +1,4 @@
+import { oneStep } from '../../../drafts/draft'
 import { findFamily, mm, zero, type CoverFile, type LengthRange, type TypedSizing } from '@snowdrift/core'
 import { Length } from '../../../parts/Length'
 import { LengthField } from '../../../parts/LengthField'
@@ -14,7 +15,7 @@ export function SizingChoice() {
   const family = findFamily(file.family)
   if (!family) return null
   const sizing: TypedSizing = file.sizing ?? { mode: 'computed' }
-  const choose = (make: (file: CoverFile) => CoverFile) => change('sizing', make)
+  const choose = (make: (file: CoverFile) => CoverFile) => change(oneStep, make)
   return (
     <fieldset className="grid gap-2">
       <legend className="mb-2 text-lg font-semibold">How its size is found</legend>

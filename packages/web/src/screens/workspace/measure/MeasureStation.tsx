@@ -1,3 +1,4 @@
+import { oneStep } from '../../../drafts/draft'
 import {
   changeUnit,
   drawMeasureGuide,
@@ -75,7 +76,7 @@ function ObjectFields() {
   const { file, unit, change } = useCover()
   const object: TypedObject = file.object ?? { kind: 'hardcover' }
   const set = (changes: Partial<TypedObject>) =>
-    change('object', current => ({ ...current, object: { ...object, ...changes } }))
+    change(oneStep, current => ({ ...current, object: { ...object, ...changes } }))
   return (
     <div className="grid grid-cols-2 gap-4">
       <SelectField
@@ -100,7 +101,7 @@ function ObjectFields() {
         label="Unit"
         value={unit}
         choices={namesOf(units, name => ({ in: 'inches', cm: 'centimetres', mm: 'millimetres' })[name])}
-        onChange={(next: Unit) => change('unit', current => changeUnit(current, next))}
+        onChange={(next: Unit) => change(oneStep, current => changeUnit(current, next))}
       />
     </div>
   )

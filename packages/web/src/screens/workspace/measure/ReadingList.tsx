@@ -1,3 +1,4 @@
+import { oneStep } from '../../../drafts/draft'
 import {
   applyRepair,
   deriveUncertainty,
@@ -81,7 +82,7 @@ export function ReadingList({ reading, onFocus }: ReadingListProps) {
           onRepair={repair =>
             repair.kind === 'measure'
               ? focusReading(repair.reading)
-              : change('repair', current => applyRepair(current, repair))
+              : change(oneStep, current => applyRepair(current, repair))
           }
         />
       ))}

@@ -1,3 +1,4 @@
+import { oneStep } from '../../../drafts/draft'
 import { sayObjectUnit, type TypedObject } from '@snowdrift/core'
 import { useSaveThingMutation, useThingQuery } from '../../../api/api'
 import { describeError } from '../../../api/describe-error'
@@ -9,7 +10,12 @@ export function ThingDiffers() {
   const { draft, file, unit, change } = useCover()
   const { data: thing } = useThingQuery(draft.thingId ?? '', { skip: draft.thingId === null })
   const [saveThing, { error, isLoading }] = useSaveThingMutation()
-  if (!thing || !file.object || isSame(file.object, thing.object)) return null
+  if (
+    !thing ||
+    !file.object ||
+    isSame(sayObjectUnit(file.object, unit), sayObjectUnit(thing.object, thing.unit))
+  )
+    return null
   const { id, version, name } = thing
   const object = file.object
   const hasReadings = Object.keys(thing.object.readings ?? {}).length > 0
@@ -29,7 +35,7 @@ export function ThingDiffers() {
         <Button
           look="quiet"
           onClick={() =>
-            change('object', current => ({
+            change(oneStep, current => ({
               ...current,
               object: thing.unit === unit ? thing.object : sayObjectUnit(thing.object, thing.unit),
             }))

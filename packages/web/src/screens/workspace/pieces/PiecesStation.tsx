@@ -1,3 +1,4 @@
+import { oneStep } from '../../../drafts/draft'
 import { applyRepair, type Notion, type Piece, type Unit } from '@snowdrift/core'
 import { lit } from '../../../app/lit-slice'
 import { useAppDispatch, useAppSelector } from '../../../app/store'
@@ -24,7 +25,7 @@ export function PiecesStation() {
           key={finding.about}
           finding={finding}
           unit={unit}
-          onRepair={repair => change('repair', current => applyRepair(current, repair))}
+          onRepair={repair => change(oneStep, current => applyRepair(current, repair))}
         />
       ))}
       <section>

@@ -1,0 +1,111 @@
+import { expect } from 'chai'
+import type { Page } from 'puppeteer-core'
+import { choose, fill, find, press, see, valueOf } from './testing/hands.js'
+import { openSite, phone, type Site } from './testing/site.js'
+
+describe('the workshop and its things', function () {
+  this.timeout(60_000)
+  let site: Site
+  let page: Page
+  before(async () => {
+    site = await openSite()
+    page = await site.visit('/settings')
+  })
+  after(() => site.close())
+
+  const settings = () => site.server().repositories.settings.find(site.server().workshop)
+  const settingsSaved = () => see(page, 'Saved', 'section[aria-label="Workshop"] [role="status"]')
+
+  it('keeps its settings, typed at any speed', async () => {
+    await choose(page, 'Unit', 'mm')
+    await settingsSaved()
+    await choose(page, 'Cutting grid', '2 mm')
+    await fill(page, 'Seam allowance', '10')
+    await page.keyboard.press('Tab')
+    await page.waitForFunction(async () => {
+      const answer = await fetch('/api/settings')
+      return ((await answer.json()) as { seam: string | null }).seam === '10'
+    })
+    expect(await settings()).to.include({ unit: 'mm', grid: '2 mm', seam: '10' })
+  })
+
+  it('refuses a seam that cannot be, and keeps the one before', async () => {
+    await fill(page, 'Seam allowance', '900')
+    await page.keyboard.press('Tab')
+    await see(page, '“900” is too large')
+    expect(await settings()).to.include({ seam: '10' })
+  })
+
+  it('remembers the look on this device', async () => {
+    await choose(page, 'Look', 'dark')
+    await page.reload()
+    expect(await page.evaluate(() => document.documentElement.dataset.theme)).to.equal('dark')
+    await choose(page, 'Look', 'light')
+  })
+
+  it('begins new covers with its settings, and says the unit of older readings', async () => {
+    await page.goto(`${site.address()}/new`)
+    await see(page, 'Or something measured before')
+    const planner = await page.waitForSelector('main ul button ::-p-text(Rota planner)')
+    await planner?.click()
+    await find(page, 'Pieces: settled')
+    expect(await valueOf(page, 'Height')).to.equal('8 5/8 in')
+    expect(await valueOf(page, 'Unit')).to.equal('mm')
+    expect(await valueOf(page, 'Coil diameter')).to.equal('1 1/8 in')
+    await press(page, 'Make-up: settled')
+    expect(await valueOf(page, 'Seam allowance')).to.equal('10')
+    expect(await valueOf(page, 'Cutting grid')).to.equal('2 mm')
+  })
+
+  it('asks whose readings hold when cover and thing differ', async () => {
+    await press(page, 'Measure: has something to say')
+    await fill(page, 'Width', '186')
+    await see(page, 'These readings differ from those kept for Rota planner.')
+    await press(page, 'Take its readings')
+    expect(await valueOf(page, 'Width')).to.equal('7 1/4 in')
+    await page.waitForFunction(() => !document.body.innerText.includes('These readings differ'))
+    await fill(page, 'Width', '186')
+    await press(page, 'Keep these with it')
+    await page.waitForFunction(() => !document.body.innerText.includes('These readings differ'))
+    const things = await site.server().repositories.things.list(site.server().workshop, { limit: 10 })
+    const planner = things.items.find(({ name }) => name === 'Rota planner')
+    expect(planner?.object.readings?.width).to.deep.equal(['186'])
+  })
+
+  it('takes a layer out and another in, and undoes', async () => {
+    await press(page, 'Layers: settled')
+    await press(page, 'Interfacing')
+    await page.waitForSelector('[data-layer="interfacing"]')
+    await press(page, 'Take out: lining')
+    await page.waitForFunction(() => !document.querySelector('[data-layer="lining"]'))
+    await press(page, 'Undo')
+    await page.waitForSelector('[data-layer="lining"]')
+    await press(page, 'Move lining outwards')
+    const order = await page.$$eval('[data-layer]', layers =>
+      layers.map(layer => layer.getAttribute('data-layer')),
+    )
+    expect(order).to.deep.equal(['interfacing', 'lining', 'outer'])
+  })
+
+  it('adds ties of cloth, with their own pieces', async () => {
+    await press(page, 'Make-up: settled')
+    await press(page, 'Pair of ties')
+    await choose(page, 'Made from', 'cloth')
+    await press(page, 'Pieces: settled')
+    // 7/8 in / 2 + 203 = 214.1 → 216 on a grid of 2 mm; 76 wide
+    await see(page, '216 × 76 mm', '[data-piece="tie-pair"]')
+  })
+
+  it('works on a phone by touch: measured, planned, listed', async () => {
+    const hand = await site.visit('/new', phone)
+    await fill(hand, 'What do you call it?', 'Trail notes')
+    await press(hand, 'Measure it')
+    await find(hand, 'Measure: waits')
+    await fill(hand, 'Height', '140')
+    await fill(hand, 'Wrap', '200')
+    await hand.waitForSelector('[data-picture="strip"] svg')
+    await press(hand, 'Cutting list')
+    await see(hand, 'points to the top')
+    await hand.browserContext().close()
+  })
+})
