@@ -48,6 +48,7 @@ describe('bad input', function () {
 
   it('says what is missing when a needed reading is taken out, and undo brings it back', async () => {
     await fill(page, 'Width', '')
+    await page.keyboard.press('Tab')
     await see(page, 'Still to measure:')
     await find(page, 'Measure: waits')
     await press(page, 'Undo')

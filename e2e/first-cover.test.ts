@@ -59,6 +59,11 @@ describe('a first cover, from the tape to the cutting list', function () {
     await fill(page, 'Height, reading 2', '9 1/8')
     await see(page, 'Height was read from 9 1/8 in to 9 3/8 in, 1/4 in apart.')
     await fill(page, 'Height, reading 2', '9 5/16')
+    // emptied to be typed anew, the first reading does not give its place to the second
+    await fill(page, 'Height', '')
+    expect(await valueOf(page, 'Height, reading 2')).to.equal('9 5/16')
+    await fill(page, 'Height', '9 3/8')
+    expect(await valueOf(page, 'Height, reading 2')).to.equal('9 5/16')
     await find(page, 'Measure: settled')
   })
 

@@ -24,7 +24,7 @@ export interface LengthFieldProps {
   readonly help?: ReactNode
   /** What holds while nothing is typed. */
   readonly fallback?: Length | undefined
-  /** Undefined clears it. Called only with what can be read. */
+  /** Undefined clears it, once the field is left empty. Called only with what can be read. */
   readonly onChange: (typed: string | undefined) => void
   readonly onFocus?: () => void
   readonly hideLabel?: boolean
@@ -60,17 +60,21 @@ export function LengthField(props: LengthFieldProps) {
 
   const handOn = (next: string) => {
     const nextRead = readLength(next, unit, range)
-    const empty = next.trim() === ''
-    setTyped({ text: next, given: empty ? '' : nextRead.ok ? next : given })
-    if (empty && value !== undefined) onChange(undefined)
-    else if (!empty && nextRead.ok && next !== given) onChange(next)
+    setTyped({ text: next, given: nextRead.ok ? next : given })
+    if (nextRead.ok && next !== given) onChange(next)
   }
   const take = (next: string) => (whenLeft ? setTyped({ text: next, given }) : handOn(next))
+  // An emptied field is cleared only when it is left: until then the maker is about to type something else.
+  const leave = () => {
+    setFocused(false)
+    if (text.trim() !== '') return whenLeft ? handOn(text) : undefined
+    setTyped({ text: '', given: '' })
+    if (value !== undefined) onChange(undefined)
+  }
 
   const step = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter') {
       event.preventDefault()
-      if (whenLeft) handOn(text)
       focusNextLength(event.currentTarget)
       return
     }
@@ -109,10 +113,7 @@ export function LengthField(props: LengthFieldProps) {
             setFocused(true)
             onFocus?.()
           }}
-          onBlur={() => {
-            setFocused(false)
-            if (whenLeft) handOn(text)
-          }}
+          onBlur={leave}
         />
         <span id={`${id}-read`} className="min-w-0 text-soft" aria-live="polite">
           {read?.ok && (

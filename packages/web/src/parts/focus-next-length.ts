@@ -1,7 +1,8 @@
-/** Enter goes to the next thing to measure; from the last one to the first button behind it that acts. */
+/** Enter goes to the next thing to measure; the last one is left. */
 export function focusNextLength(from: HTMLElement): void {
-  const fields = [...document.querySelectorAll<HTMLElement>('[data-length-field], [data-next]')]
+  const fields = [...document.querySelectorAll<HTMLElement>('[data-length-field]')]
   const next = fields[fields.indexOf(from) + 1]
-  next?.focus()
+  if (next) next.focus()
+  else from.blur()
   if (next instanceof HTMLInputElement) next.select()
 }
