@@ -26,7 +26,6 @@ export function LivePicture() {
 function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
   const narrow = useIsNarrow()
   const strip = useMemo(() => drawStrip(plan.strip, sayProperly(unit)), [plan, unit])
-  const endOn = useMemo(() => drawEndOn(plan.section, sayProperly(unit)), [plan, unit])
   return (
     <div className="flex h-full flex-col gap-2 px-4 py-2 lg:py-4">
       <FitLine fits={plan.fits} unit={unit} />
@@ -35,11 +34,26 @@ function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) 
           <DrawingView drawing={strip} textScale={narrow ? 0.036 : 0.024} />
         </div>
       </figure>
-      <figure className="min-h-0 contain-content max-lg:hidden lg:flex-[3]" data-picture="end-on">
-        <DrawingView drawing={endOn} textScale={0.024} />
-      </figure>
+      <EndOnPicture plan={plan} unit={unit} className="contain-content max-lg:hidden lg:flex-[3]" />
       <Legend />
     </div>
+  )
+}
+
+interface EndOnPictureProps {
+  readonly plan: Plan
+  readonly unit: Unit
+  readonly className: string
+}
+
+/** The closed thing with its layers round it. Beside the strip where there is room, else below the station. */
+export function EndOnPicture({ plan, unit, className }: EndOnPictureProps) {
+  const narrow = useIsNarrow()
+  const drawing = useMemo(() => drawEndOn(plan.section, sayProperly(unit)), [plan, unit])
+  return (
+    <figure className={`min-h-0 ${className}`} data-picture="end-on">
+      <DrawingView drawing={drawing} textScale={narrow ? 0.027 : 0.024} />
+    </figure>
   )
 }
 

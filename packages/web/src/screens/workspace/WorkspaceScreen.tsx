@@ -8,8 +8,8 @@ import { changed, opened } from '../../drafts/drafts-slice'
 import { findKeptDraft } from '../../drafts/kept-drafts'
 import { plannedOf } from '../../views/planned'
 import { ConflictNotice } from './ConflictNotice'
-import { CoverContext, divisionOf, type CoverInHand } from './cover-context'
-import { LivePicture } from './LivePicture'
+import { CoverContext, divisionOf, useCover, type CoverInHand } from './cover-context'
+import { EndOnPicture, LivePicture } from './LivePicture'
 import { StationPath } from './StationPath'
 import { stations, type Station } from './stations'
 import { StationView } from './StationView'
@@ -75,9 +75,13 @@ function Workspace({ draft }: { readonly draft: Draft }) {
 }
 
 function StationArea({ here }: { readonly here: Station }) {
+  const { planned, unit } = useCover()
   return (
     <div className="order-2 min-w-0 px-4 py-6 sm:px-6 lg:order-1 lg:overflow-y-auto">
       <StationView station={here} />
+      {planned.plan && (
+        <EndOnPicture plan={planned.plan} unit={unit} className="mt-8 h-36 sm:h-52 lg:hidden" />
+      )}
     </div>
   )
 }
