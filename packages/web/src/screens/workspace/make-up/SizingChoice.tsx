@@ -1,5 +1,13 @@
 import { oneStep } from '../../../drafts/draft'
-import { findFamily, mm, zero, type CoverFile, type LengthRange, type TypedSizing } from '@snowdrift/core'
+import {
+  findFamily,
+  type Family,
+  mm,
+  zero,
+  type CoverFile,
+  type LengthRange,
+  type TypedSizing,
+} from '@snowdrift/core'
 import { Length } from '../../../parts/Length'
 import { LengthField } from '../../../parts/LengthField'
 import { SelectField } from '../../../parts/SelectField'
@@ -28,14 +36,14 @@ export function SizingChoice() {
       >
         <EaseFields />
       </Choice>
-      {family.recipes.map(({ id, name, reason, price }) => (
+      {family.recipes.map(recipe => (
         <Choice
-          key={id}
-          name={name}
-          words={reason}
-          price={price}
-          chosen={sizing.mode === 'recipe' && sizing.recipe === id}
-          make={current => byRecipe(current, id)}
+          key={recipe.id}
+          name={recipe.name}
+          words={recipe.reason}
+          price={recipe.price}
+          chosen={sizing.mode === 'recipe' && sizing.recipe === recipe.id}
+          make={current => byRecipe(current, recipe)}
           onChoose={choose}
         />
       ))}
@@ -51,6 +59,8 @@ export function SizingChoice() {
     </fieldset>
   )
 }
+
+type FamilyRecipe = Family['recipes'][number]
 
 interface ChoiceProps {
   readonly name: string
@@ -173,10 +183,13 @@ function computed(file: CoverFile): CoverFile {
   return { ...file, sizing: { mode: 'computed' } }
 }
 
-/** A recipe brings its own seam and flaps, so what was set before makes room for them. */
-function byRecipe({ seam: _seam, ...file }: CoverFile, recipe: string): CoverFile {
-  const { flapStyle: _style, flapDepth: _depth, ...options } = file.options ?? {}
-  return { ...file, options, sizing: { mode: 'recipe', recipe } }
+/** A recipe brings its own seam and options, so what was set of them before makes room. */
+function byRecipe(file: CoverFile, recipe: FamilyRecipe): CoverFile {
+  const { seam: _seam, ...rest } = file
+  const { cover } = plannedOf(file)
+  const brought = cover ? recipe.options(cover.object, cover.unit, recipe.seam(cover.unit)) : {}
+  const kept = Object.entries(file.options ?? {}).filter(([key]) => !(key in brought))
+  return { ...rest, options: Object.fromEntries(kept), sizing: { mode: 'recipe', recipe: recipe.id } }
 }
 
 function byRule(file: CoverFile): CoverFile {
