@@ -1,20 +1,26 @@
+import { checkPlaces } from './extras/check-places.js'
 import type { ExtraPlan } from './extras/contract.js'
-import type { FamilyPlan, Job, FamilyOptions } from './families/contract.js'
+import { extras as knownExtras } from './extras/registry.js'
+import type { FamilyOptions, FamilyPlan, Job } from './families/contract.js'
 import { settleMakeUp, type Settled } from './families/recipe.js'
 import type { Strip } from './families/strip.js'
-import type { Cover } from './file/cover.js'
+import type { Trait } from './families/trait.js'
+import type { AddedExtra, Cover } from './file/cover.js'
 import { findingWhen, type Finding } from './finding/finding.js'
-import type { Length } from './length/length.js'
+import { adviseOnMaterials } from './judge/material-advice.js'
+import { adviseOnCorners, adviseOnSeam } from './judge/seam-advice.js'
+import { checkUsual } from './judge/usual.js'
+import { add, mm, zero, type Length } from './length/length.js'
 import { checkReadings } from './object/cross-check.js'
 import type { Notion } from './piece/notion.js'
 import { isCuttable, type Piece } from './piece/piece.js'
 
 /** Everything worked out for one cover. */
-export interface Plan extends Omit<FamilyPlan, 'strip'> {
-  readonly strip: Strip
-  readonly notions: readonly Notion[]
+export interface Plan extends FamilyPlan {
   /** What recipe and defaults settled on. */
   readonly settled: { readonly seam: Length; readonly options: object }
+  /** Which extra, counted from 0, brought each of the pieces that the way of making did not. */
+  readonly extraPieces: Readonly<Record<string, number>>
 }
 
 /**
@@ -22,32 +28,143 @@ export interface Plan extends Omit<FamilyPlan, 'strip'> {
  * there (`readCover` sees to it). Pieces that come out at nothing are left out and found fault with.
  */
 export function plan(cover: Cover): Plan {
-  const { family, object } = cover
+  const { family, objects } = cover
   const settled = settleMakeUp(family, cover)
-  const job = jobOf(cover, settled)
+  const carried = cover.extras.map(added => added.extra.refuses(family.traits) === undefined)
+  const job = jobOf(cover, settled, thicknessInside(cover, carried))
   const made = family.plan(job)
-  const added = cover.extras.map(({ extra, options }) =>
-    extra.plan({ object, unit: cover.unit, grid: cover.grid, cover: made, options }),
+  const added = cover.extras.map((entry, index) =>
+    carried[index] ? planExtra(cover, job, made, entry, index) : undefined,
   )
-  const pieces = numbered([...made.pieces, ...added.flatMap(extra => extra.pieces)])
+  const pieces = numbered([
+    ...made.pieces.map(piece => ({ piece })),
+    ...added.flatMap((extra, index) => (extra?.pieces ?? []).map(piece => ({ piece, index }))),
+  ])
   return {
     ...made,
-    pieces: pieces.filter(isCuttable),
-    notions: numbered(added.flatMap(extra => extra.notions)),
-    strip: withLines(made.strip, added),
+    pieces: pieces.map(({ piece }) => piece).filter(isCuttable),
+    extraPieces: Object.fromEntries(
+      pieces.flatMap(({ piece, index }) => (index === undefined ? [] : [[piece.id, index]])),
+    ),
+    notions: numberedNotions([...made.notions, ...added.flatMap(extra => extra?.notions ?? [])]),
+    strip: withExtras(made.strip, added),
     settled: { seam: settled.seam, options: family.resolveOptions(job) },
     findings: [
-      ...checkReadings(object, { boardCounts: family.boardCounts }),
+      ...objects.flatMap(object => checkReadings(object, { boardCounts: family.boardCounts })),
       ...settled.findings,
       ...made.findings,
-      ...added.flatMap(extra => extra.findings),
-      ...pieces.flatMap(checkPiece),
+      ...judgeMaking(cover, job, made),
+      ...added.flatMap(extra => extra?.findings ?? []),
+      ...judgeExtras(cover, made, added, job.inside),
+      ...pieces.flatMap(({ piece }) => checkPiece(piece)),
     ],
   }
 }
 
-function jobOf({ object, stack, unit, grid }: Cover, { seam, sizing, options }: Settled): Job<FamilyOptions> {
-  return { object, stack, unit, grid, seam, sizing, options }
+function jobOf(
+  { object, objects, stack, unit, grid }: Cover,
+  { seam, sizing, options }: Settled,
+  inside: Length,
+): Job<FamilyOptions> {
+  return { object, objects, stack, unit, grid, seam, sizing, options, inside }
+}
+
+function thicknessInside(
+  { extras, object, stack, unit, family }: Cover,
+  carried: readonly boolean[],
+): Length {
+  return add(
+    ...extras.map(({ extra, options }, index) =>
+      carried[index]
+        ? (extra.thickness?.({ object, stack, unit, traits: family.traits, options }) ?? zero)
+        : zero,
+    ),
+  )
+}
+
+function planExtra(
+  { family, object, unit, grid, stack }: Cover,
+  { seam }: Job<FamilyOptions>,
+  cover: FamilyPlan,
+  { extra, options }: AddedExtra,
+  index: number,
+): ExtraPlan {
+  const { traits } = family
+  return extra.plan({ object, unit, grid, stack, seam, traits, cover, options, about: `extra:${index}` })
+}
+
+/** What the materials, the seams and unusual options give to think of. */
+function judgeMaking(
+  { family, unit }: Cover,
+  job: Job<FamilyOptions>,
+  { seams }: FamilyPlan,
+): readonly Finding[] {
+  return [
+    ...checkUsual(family.options(unit), job.options, { aboutOf: key => `option:${key}`, repairs: true }),
+    ...adviseOnMaterials(job, family.traits),
+    ...seams.flatMap(seam => adviseOnSeam(seam)),
+    ...(family.traits.includes('turned') ? adviseOnCorners(seams) : []),
+  ]
+}
+
+/** Above this a page no longer lies flat over a pocket. Source: docs/craft.md, Things added. */
+const flatPage = mm(5)
+
+function judgeExtras(
+  { family, extras, unit }: Cover,
+  made: FamilyPlan,
+  added: readonly (ExtraPlan | undefined)[],
+  inside: Length,
+): readonly Finding[] {
+  const thickest = made.seams.toSorted((one, other) => other.thickness - one.thickness)[0]
+  const prints = added.flatMap((extra, index) =>
+    (extra?.footprints ?? []).map(print => ({
+      ...print,
+      index,
+      name: extras[index]?.extra.words.name ?? '',
+    })),
+  )
+  return [
+    ...extras.flatMap(({ extra }, index) => {
+      const why = extra.refuses(family.traits)
+      return findingWhen(why !== undefined, 'extra-not-carried', `extra:${index}`, {
+        extra: extra.words.name,
+        why: why ?? '',
+      })
+    }),
+    ...extras.flatMap(({ extra, options }, index) =>
+      checkUsual(extra.options(unit), options, { aboutOf: () => `extra:${index}`, repairs: false }),
+    ),
+    ...added.flatMap((extra, index) =>
+      extra && thickest && extra.caught > zero
+        ? adviseOnSeam(
+            {
+              name: `${thickest.name} with the ${(extras[index]?.extra.words.name ?? '').toLowerCase()}`,
+              thickness: add(thickest.thickness, extra.caught),
+            },
+            `extra:${index}`,
+          )
+        : [],
+    ),
+    ...checkClosure(family.traits, extras),
+    ...checkPlaces(made.strip, prints, unit),
+    ...findingWhen(inside > flatPage, 'page-not-flat', 'fit:width', { thickness: inside, most: flatPage }),
+  ]
+}
+
+/** What folds over a device or a journal falls open unless something holds it. */
+function checkClosure(traits: readonly Trait[], added: readonly AddedExtra[]): readonly Finding[] {
+  const open = traits.includes('folds-over') && !traits.includes('book')
+  const closed = added.some(({ extra }) => extra.group === 'closure' && extra.refuses(traits) === undefined)
+  const closures = closuresFor(traits)
+  return findingWhen(open && !closed && closures.length > 0, 'no-closure', 'family', { closures })
+}
+
+function closuresFor(traits: readonly Trait[]): readonly string[] {
+  return knownExtras
+    .filter(({ group, refuses }) => group === 'closure' && refuses(traits) === undefined)
+    .slice(0, 2)
+    .map(({ words }) => `a ${words.name.toLowerCase()}`)
 }
 
 function checkPiece(piece: Piece): readonly Finding[] {
@@ -55,16 +172,36 @@ function checkPiece(piece: Piece): readonly Finding[] {
   return findingWhen(!isCuttable(piece), 'piece-too-small', `piece:${piece.id}`, sizes)
 }
 
-function withLines(strip: Strip, added: readonly ExtraPlan[]): Strip {
-  return { ...strip, lines: [...strip.lines, ...added.flatMap(extra => extra.lines)] }
+function withExtras(strip: Strip, added: readonly (ExtraPlan | undefined)[]): Strip {
+  return {
+    ...strip,
+    lines: [...strip.lines, ...added.flatMap(extra => extra?.lines ?? [])],
+    shapes: [...strip.shapes, ...added.flatMap(extra => extra?.shapes ?? [])],
+    holes: [...strip.holes, ...added.flatMap(extra => extra?.holes ?? [])],
+  }
+}
+
+interface FromExtra {
+  readonly piece: Piece
+  readonly index?: number
 }
 
 /** The second of a name is called name-2, and so on. */
-function numbered<Named extends Piece | Notion>(list: readonly Named[]): readonly Named[] {
+function numbered(list: readonly FromExtra[]): readonly FromExtra[] {
+  const name = counter()
+  return list.map(entry => ({ ...entry, piece: { ...entry.piece, id: name(entry.piece.id) } }))
+}
+
+function numberedNotions(list: readonly Notion[]): readonly Notion[] {
+  const name = counter()
+  return list.map(notion => ({ ...notion, id: name(notion.id) }))
+}
+
+function counter(): (id: string) => string {
   const seen = new Map<string, number>()
-  return list.map(entry => {
-    const count = (seen.get(entry.id) ?? 0) + 1
-    seen.set(entry.id, count)
-    return count === 1 ? entry : { ...entry, id: `${entry.id}-${count}` }
-  })
+  return id => {
+    const count = (seen.get(id) ?? 0) + 1
+    seen.set(id, count)
+    return count === 1 ? id : `${id}-${count}`
+  }
 }

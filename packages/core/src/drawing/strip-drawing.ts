@@ -61,6 +61,12 @@ const lineStyles: Readonly<Record<StripLine['kind'], LineStyle>> = {
   stitch: 'stitch',
   opening: 'opening',
   tie: 'tie',
+  zip: 'zip',
+  binding: 'binding',
+  hem: 'hem',
+  quilting: 'quilting',
+  elastic: 'elastic',
+  slit: 'slit',
 }
 
 function drawLine({ kind, from, to }: StripLine): readonly Mark[] {

@@ -1,36 +1,84 @@
 import type { z } from 'zod'
-import type { Finding } from '../finding/finding.js'
 import type { FamilyPlan } from '../families/contract.js'
-import type { StripLine } from '../families/strip.js'
-import type { Length } from '../length/length.js'
+import type { Face, StripArea, StripHole, StripLine, StripShape } from '../families/strip.js'
+import type { Trait } from '../families/trait.js'
+import type { Finding, Subject } from '../finding/finding.js'
+import { zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
+import type { Stack } from '../material/layer.js'
 import type { CoveredObject } from '../object/reading.js'
 import type { Notion } from '../piece/notion.js'
 import type { Piece } from '../piece/piece.js'
 
-/** What an extra needs to know of the cover it is added to. */
-export interface ExtraJob<Options> {
+/** What is known of an extra before the cover is planned. */
+export interface ExtraBrief<Options> {
   readonly object: CoveredObject
+  readonly stack: Stack
   readonly unit: Unit
-  readonly grid: Length
-  readonly cover: FamilyPlan
+  readonly traits: readonly Trait[]
   readonly options: Options
 }
 
-/** What an extra brings: things to cut, things to buy, lines on the strip, warnings. */
+/** What an extra needs to know of the cover it is added to. */
+export interface ExtraJob<Options> extends ExtraBrief<Options> {
+  readonly grid: Length
+  readonly seam: Length
+  readonly cover: FamilyPlan
+  /** Where its findings stand. */
+  readonly about: Subject
+}
+
+/** The ground that an extra takes on one face of the cover; two on the same ground collide. */
+export interface Footprint extends Omit<StripArea, 'piece'> {
+  readonly face: Face
+  /** What it sits on, as far as it may reach. */
+  readonly within?: Omit<StripArea, 'piece'> & { readonly name: string }
+  /** It may run over folds without harm. */
+  readonly crossesFolds?: boolean
+  /** It is caught in, or sewn close to, a long edge, where the turning opening must not be. */
+  readonly atEdge?: boolean
+}
+
+/** What an extra brings: things to cut, things to buy, its place on the strip, warnings. */
 export interface ExtraPlan {
   readonly pieces: readonly Piece[]
   readonly notions: readonly Notion[]
   readonly lines: readonly StripLine[]
+  readonly shapes: readonly StripShape[]
+  readonly holes: readonly StripHole[]
+  readonly footprints: readonly Footprint[]
   readonly findings: readonly Finding[]
+  /** What it adds to the plies of the seam that catches it. */
+  readonly caught: Length
+}
+
+/** An extra that brings nothing but what `parts` says. */
+export function extraPlan(parts: Partial<ExtraPlan>): ExtraPlan {
+  return {
+    pieces: [],
+    notions: [],
+    lines: [],
+    shapes: [],
+    holes: [],
+    footprints: [],
+    findings: [],
+    caught: zero,
+    ...parts,
+  }
 }
 
 export interface ExtraDefinition<Options extends object> {
   readonly type: string
   readonly version: number
   readonly words: { readonly name: string; readonly summary: string }
+  /** What it is among: the list on screen is grouped by it. */
+  readonly group: 'pocket' | 'closure' | 'carrying' | 'trimming' | 'device'
+  /** Why a cover with these traits cannot carry it; undefined where it can. */
+  readonly refuses: (traits: readonly Trait[]) => string | undefined
   /** Strict schema of its options beside `type`; its fields carry label and help as `meta`. */
   readonly options: (unit: Unit) => z.ZodObject<z.ZodRawShape> & z.ZodType<Options>
+  /** What it and its contents add to the thickness of the closed thing; nothing where it is left out. */
+  readonly thickness?: (brief: ExtraBrief<Options>) => Length
   readonly plan: (job: ExtraJob<Options>) => ExtraPlan
 }
 

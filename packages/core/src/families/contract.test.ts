@@ -2,20 +2,18 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect } from 'chai'
 import { extras } from '../extras/registry.js'
-import type { TypedObject } from '../file/cover-schema.js'
-import { coverFile, planFrom } from '../file/testing/cover-files.js'
-import { severityOf } from '../finding/severity.js'
-import { describeFinding } from '../finding/words.js'
+import { everyReading, familyFile, planFrom, coverFile } from '../file/testing/cover-files.js'
 import { sayPlainly } from '../file/plan-json.js'
-import { totalOf } from '../piece/reason.js'
+import { severityOf } from '../finding/severities.js'
+import { describeFinding } from '../finding/words/describe.js'
+import { zero } from '../length/length.js'
 import { units } from '../length/unit.js'
+import { objectKinds } from '../object/kind.js'
+import { totalOf } from '../piece/reason.js'
+import type { Plan } from '../plan.js'
 import { listOptionFields } from './option-fields.js'
 import { families } from './registry.js'
-
-const metricObject: TypedObject = {
-  kind: 'hardcover',
-  readings: { height: ['240 mm'], width: ['160 mm'], thickness: ['20 mm'], boardThickness: ['2 mm'] },
-}
+import { totalWidth } from './strip.js'
 
 const source = join(import.meta.dirname, '..')
 
@@ -42,7 +40,8 @@ describe('the registries', () => {
   it('are the only places that name a family or an extra outside its own folder', () => {
     const namedElsewhere = [
       ...families.map(({ id }) => ['families', id] as const),
-      ...extras.map(({ type }) => ['extras', type] as const),
+      // single words such as ribbon or strap are the names of pieces and notions, too
+      ...extras.flatMap(({ type }) => (type.includes('-') ? [['extras', type] as const] : [])),
     ].flatMap(([place, name]) =>
       sourceFiles()
         .filter(file => !file.startsWith(join(place, name)) && file !== join(place, 'registry.ts'))
@@ -52,18 +51,57 @@ describe('the registries', () => {
   })
 })
 
+/** Every size in a plan, with its reasons. */
+function sidesOf({ pieces, notions }: Plan) {
+  return [
+    ...pieces.flatMap(({ width, height, blank }) => [width, height, ...(blank ? [blank] : [])]),
+    ...notions.flatMap(({ length }) => (length ? [length] : [])),
+  ]
+}
+
 for (const family of families)
   describe(`the family ${family.id}`, () => {
-    const plan = planFrom(coverFile({ family: family.id, options: {} }))
+    const plan = planFrom(familyFile(family.id))
 
-    it('plans with its defaults, and every size adds up', () => {
+    it('plans with its defaults without an error, and every size adds up', () => {
       expect(plan.pieces).not.to.have.length(0)
-      for (const { width, height } of plan.pieces)
-        for (const side of [width, height]) expect(totalOf(side.reasons)).to.equal(side.exact)
+      expect(plan.findings.filter(({ code }) => severityOf[code] === 'error')).to.deep.equal([])
+      for (const side of sidesOf(plan)) {
+        expect(totalOf(side.reasons)).to.equal(side.exact)
+        expect(Number.isInteger(side.cut)).to.equal(true)
+      }
+    })
+
+    it('says each reason of a size once', () => {
+      for (const { reasons } of sidesOf(plan))
+        expect(new Set(reasons.map(({ label }) => label)).size).to.equal(reasons.length)
     })
 
     it('survives JSON', () => {
       expect(JSON.parse(JSON.stringify(plan))).to.deep.equal(plan)
+    })
+
+    it('lays a strip of panels with their pieces, and knows the thing inside', () => {
+      const { strip, section } = plan
+      expect(totalWidth(strip.panels)).to.be.above(zero)
+      expect(strip.panels.every(({ width }) => width > zero)).to.equal(true)
+      expect(new Set(strip.panels.map(({ id }) => id)).size).to.equal(strip.panels.length)
+      const known = new Set(plan.pieces.map(({ id }) => id))
+      for (const { piece } of [...strip.cutPieces, ...strip.areas, ...strip.shapes])
+        expect(known.has(piece), piece).to.equal(true)
+      expect(strip.cutPieces.some(({ piece }) => piece === 'outer')).to.equal(true)
+      expect(section.width).to.be.above(zero)
+      expect(section.plies.at(-1)?.role).to.equal('outer')
+    })
+
+    it('joins pieces that it has cut, each joining with a name and a place to look from', () => {
+      const known = new Set([...plan.pieces.map(({ id }) => id), 'zip', 'book'])
+      expect(plan.joinings).not.to.have.length(0)
+      expect(new Set(plan.joinings.map(({ id }) => id)).size).to.equal(plan.joinings.length)
+      for (const { name, seenFrom, layers } of plan.joinings) {
+        expect(`${name} ${seenFrom}`).to.match(/\w{3}/)
+        for (const { piece } of layers) expect(known.has(piece), piece).to.equal(true)
+      }
     })
 
     it('has words for itself, its recipes and each of its options', () => {
@@ -75,20 +113,39 @@ for (const family of families)
       expect(listOptionFields(schema).map(([key]) => key)).to.deep.equal(Object.keys(schema.shape))
     })
 
+    it('says of every kind of thing whether it suits, and why', () => {
+      const answers = objectKinds.map(kind =>
+        family.suits({ kind, spine: 'flat', foldsBack: true, tapeDivision: zero, readings: {} }),
+      )
+      expect(answers.some(({ suits }) => suits)).to.equal(true)
+      for (const { why } of answers) expect(why).to.match(/^[A-Z].*\.$/)
+    })
+
     it('plans every recipe in every unit', () => {
       for (const unit of units)
         for (const { id } of family.recipes) {
-          const planned = planFrom(
-            coverFile({
-              family: family.id,
-              unit,
-              options: {},
-              sizing: { mode: 'recipe', recipe: id },
-              object: metricObject,
-            }),
-          )
+          const planned = planFrom({
+            ...familyFile(family.id, { sizing: { mode: 'recipe', recipe: id } }),
+            unit,
+            grid: unit === 'in' ? '1/8 in' : '1 mm',
+            object: everyReading,
+          })
           expect(planned.fits.every(({ ease }) => Number.isFinite(ease))).to.equal(true)
         }
+    })
+
+    it('never cuts smaller for a thicker stack', () => {
+      const sizes = [0.2, 1, 3, 6].map(thickness => {
+        const thick = planFrom(
+          familyFile(family.id, { layers: [{ role: 'outer', thickness: `${thickness} mm` }] }),
+        )
+        const outer = thick.pieces.find(({ id }) => id === 'outer')
+        return [outer?.width.exact ?? 0, outer?.height.exact ?? 0] as const
+      })
+      for (const [index, [width, height]] of sizes.slice(1).entries()) {
+        expect(width).to.be.at.least(sizes[index]?.[0] ?? 0)
+        expect(height).to.be.at.least(sizes[index]?.[1] ?? 0)
+      }
     })
   })
 

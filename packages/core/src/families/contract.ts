@@ -5,33 +5,71 @@ import type { ComputedSizing, RuleMeasure, RuleSizing } from '../fit/sizing.js'
 import type { Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 import type { Stack } from '../material/layer.js'
+import type { Role } from '../material/role.js'
 import type { CoveredObject } from '../object/reading.js'
 import type { RequiredReadings } from '../object/required.js'
+import type { Notion } from '../piece/notion.js'
 import type { Piece } from '../piece/piece.js'
+import type { Joining } from './joining.js'
 import type { Section } from './section.js'
 import type { Strip } from './strip.js'
+import type { Trait } from './trait.js'
 
 /** Everything a family needs to work out one cover; recipes are resolved already. */
 export interface Job<Options> {
+  /** The thing covered; the first of several. */
   readonly object: CoveredObject
+  /** All things that the cover is for; one, but where a family serves several. */
+  readonly objects: readonly CoveredObject[]
   readonly stack: Stack
   readonly unit: Unit
   readonly grid: Length
   readonly seam: Length
   readonly sizing: ComputedSizing | RuleSizing
   readonly options: Options
+  /** What pockets inside and their contents add to the thickness of the closed thing. */
+  readonly inside: Length
 }
 
-/** What a family works out. Parts without a meaning for it are left out. */
+/** How one of the things that a cover is for is served: what is left of the free end, and what is in the way. */
+export interface Served {
+  /** Which thing, counted from 1. */
+  readonly book: number
+  readonly free: Length
+  readonly reason?: ServedReason
+}
+
+export type ServedReason = 'grip-too-short' | 'free-too-long' | 'fixed-too-long' | 'too-low' | 'strap-on-fold'
+
+/** The plies that one pass of the needle goes through, folded ones counted twice; not pressed. */
+export interface SeamBulk {
+  readonly name: string
+  readonly thickness: Length
+}
+
+/** What a family works out. Parts without a meaning for it are left out or empty. */
 export interface FamilyPlan {
   readonly pieces: readonly Piece[]
+  readonly notions: readonly Notion[]
   readonly standOff: { readonly body: Length; readonly flap?: Length }
   readonly fits: readonly Fit[]
   readonly findings: readonly Finding[]
+  readonly seams: readonly SeamBulk[]
+  readonly serves?: readonly Served[]
   /** The finished cover laid flat, seen from outside. */
   readonly strip: Strip
   /** The closed thing seen from its tail, with the layers round it. */
   readonly section: Section
+  /** What lies on what when it is joined, in the order of the work. */
+  readonly joinings: readonly Joining[]
+}
+
+/** What a recipe knows of the cover that it is for. */
+export interface Brief {
+  readonly object: CoveredObject
+  readonly stack: Stack
+  readonly unit: Unit
+  readonly seam: Length
 }
 
 /** A named rule: what it adds, why somebody likes it, and what it costs. */
@@ -41,14 +79,23 @@ export interface Recipe<Options> {
   readonly reason: string
   readonly price: string
   readonly seam: (unit: Unit) => Length
-  readonly sizing: (unit: Unit) => RuleSizing
+  readonly sizing: (brief: Omit<Brief, 'seam'>) => RuleSizing
   /** The options it brings, for this thing and the seam in use. */
-  readonly options: (object: CoveredObject, unit: Unit, seam: Length) => Options
+  readonly options: (brief: Brief) => Options
+}
+
+/** Whether a way of making suits a thing, in one sentence. */
+export interface Suitability {
+  readonly suits: boolean
+  readonly why: string
 }
 
 export interface FamilyWords {
   readonly name: string
   readonly summary: string
+  /** 1 a first piece of sewing, 2 some practice, 3 patience and practice. */
+  readonly difficulty: 1 | 2 | 3
+  readonly tools: 'sewing machine' | 'glue' | 'sewing machine, glue'
 }
 
 export interface FamilyDefinition<Options extends object> {
@@ -56,13 +103,19 @@ export interface FamilyDefinition<Options extends object> {
   /** Counts up with each change of the stored options. */
   readonly version: number
   readonly words: FamilyWords
+  readonly traits: readonly Trait[]
+  readonly suits: (object: CoveredObject) => Suitability
   readonly requiredReadings: RequiredReadings
   /** Whether the board's thickness enters its formulas. */
   readonly boardCounts: boolean
+  /** Whether one cover may be made for several things. */
+  readonly severalObjects: boolean
   /** Measures that a rule may add to; the first is the default. Empty where only computed sizing has a meaning. */
   readonly ruleMeasures: readonly RuleMeasure[]
-  readonly defaultSeam: (unit: Unit) => Length
+  readonly defaultSeam: (unit: Unit, options: Options) => Length
   readonly defaultEase: (unit: Unit) => { readonly width: Length; readonly height: Length }
+  /** Where a layer ends inside the edge unless said, where it differs from what is usual. */
+  readonly defaultInset?: (role: Role, unit: Unit) => Length | undefined
   /** Strict schema of the options as typed, lengths in `unit`; its fields carry label and help as `meta`. */
   readonly options: (unit: Unit) => z.ZodObject<z.ZodRawShape> & z.ZodType<Options>
   /** The options of a job with every default filled in, for the form on screen. */

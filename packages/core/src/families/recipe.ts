@@ -2,12 +2,14 @@ import { findingWhen, type Finding, type RecipeChange } from '../finding/finding
 import type { Sizing } from '../fit/sizing.js'
 import type { Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
+import type { Stack } from '../material/layer.js'
 import type { CoveredObject } from '../object/reading.js'
 import type { Family, FamilyOptions, Job, Recipe } from './contract.js'
 
 /** What a cover states of its make-up; what it leaves out, the recipe or the family decides. */
 export interface Stated {
   readonly object: CoveredObject
+  readonly stack: Stack
   readonly unit: Unit
   readonly seam?: Length
   readonly sizing: Sizing
@@ -23,23 +25,28 @@ export interface Settled extends Pick<Job<FamilyOptions>, 'seam' | 'sizing' | 'o
 export function settleMakeUp(family: Family, stated: Stated): Settled {
   const { sizing, unit } = stated
   if (sizing.mode !== 'recipe')
-    return { seam: stated.seam ?? family.defaultSeam(unit), sizing, options: stated.options, findings: [] }
+    return {
+      seam: stated.seam ?? family.defaultSeam(unit, stated.options),
+      sizing,
+      options: stated.options,
+      findings: [],
+    }
   const recipe = family.recipes.find(({ id }) => id === sizing.recipe)
   if (!recipe) throw new Error(`Family ${family.id} has no recipe ${sizing.recipe}`)
   return followRecipe(recipe, stated)
 }
 
 function followRecipe(recipe: Recipe<FamilyOptions>, stated: Stated): Settled {
-  const { object, unit } = stated
+  const { object, stack, unit } = stated
   const seam = stated.seam ?? recipe.seam(unit)
-  const brought = recipe.options(object, unit, seam)
+  const brought = recipe.options({ object, stack, unit, seam })
   const changes: readonly RecipeChange[] = [
     ...(seam === recipe.seam(unit) ? [] : [{ what: 'seam', recipe: recipe.seam(unit), stated: seam }]),
     ...changedOptions(brought, stated.options),
   ]
   return {
     seam,
-    sizing: recipe.sizing(unit),
+    sizing: recipe.sizing({ object, stack, unit }),
     options: { ...brought, ...statedOnly(stated.options) },
     findings: findingWhen(changes.length > 0, 'recipe-changed', 'sizing', { recipe: recipe.name, changes }),
   }
@@ -49,12 +56,17 @@ function changedOptions(brought: FamilyOptions, stated: FamilyOptions): readonly
   return Object.entries(statedOnly(stated)).flatMap(([key, value]) => {
     const recipe = brought[key]
     if (recipe === undefined || recipe === value) return []
-    return [{ what: wordsOf(key), recipe: recipe as Length | string, stated: value as Length | string }]
+    return [{ what: wordsOf(key), recipe: valueOf(recipe), stated: valueOf(value) }]
   })
 }
 
 function statedOnly(options: FamilyOptions): FamilyOptions {
   return Object.fromEntries(Object.entries(options).filter(([, value]) => value !== undefined))
+}
+
+/** A length stays one; anything else is said as it stands. */
+function valueOf(value: unknown): Length | string {
+  return typeof value === 'number' ? (value as Length) : String(value)
 }
 
 /** flapDepth → flap depth. */

@@ -1,4 +1,6 @@
 import type { Length } from '../length/length.js'
+import { pressedThickness } from '../material/material.js'
+import type { Layer } from '../material/layer.js'
 import type { Role } from '../material/role.js'
 
 /** One ply of the stack, as thick as it is drawn: pressed lightly, the outer as it is. */
@@ -8,15 +10,34 @@ export interface Ply {
   readonly thickness: Length
 }
 
+/**
+ * How the layers close at the side away from the spine. `open`: a book's fore-edge, bare or with flaps inside.
+ * `seam`: walls that meet in a seam at both sides. `zip`: a gusset with a zip. `over`: wrapped over the fore-edge.
+ */
+export type Closing = 'open' | 'seam' | 'zip' | 'over'
+
 /** The closed thing seen from its tail, and what lies round it. */
 export interface Section {
-  /** Spine edge to fore-edge. */
+  readonly title: string
+  /** Spine edge to fore-edge; of a pouch, side to side. */
   readonly width: Length
   readonly thickness: Length
+  /** A book's boards, drawn inside it. */
   readonly board: Length
   readonly rounded: boolean
+  readonly device: boolean
+  readonly closing: Closing
   /** From the object outwards. */
   readonly plies: readonly Ply[]
   /** How deep each flap reaches inside its board, and the plies of the flap; absent without flaps. */
   readonly flap?: { readonly depth: Length; readonly plies: readonly Ply[] }
+  /** How far an end that wraps over reaches across the front. */
+  readonly overlap?: Length
+  /** Boards of the cover's own: how thick, and the gap beside the spine board. */
+  readonly boards?: { readonly thickness: Length; readonly gap: Length; readonly overhang: Length }
+}
+
+export function plyOf(layer: Layer): Ply {
+  const { role, name } = layer
+  return { role, name, thickness: role === 'outer' ? layer.thickness : pressedThickness(layer) }
 }

@@ -1,30 +1,61 @@
-import type { Length } from '../length/length.js'
+import { add, scale, subtract, zero, type Length } from '../length/length.js'
 
 /** One part of the finished cover laid flat, from left to right as seen from outside. */
 export interface Panel {
   readonly id: string
   readonly name: string
-  readonly kind: 'flap' | 'board' | 'spine' | 'body'
+  readonly kind: 'flap' | 'board' | 'spine' | 'gap' | 'wall' | 'body' | 'fore-edge'
   readonly width: Length
+  /** Planned, but best set on the thing itself. */
+  readonly measureFirst?: boolean
 }
 
 /** How a line is made, which decides how it is drawn. */
-export type StripLineKind = 'fold' | 'seam' | 'stitch' | 'opening' | 'tie'
+export type StripLineKind =
+  'fold' | 'seam' | 'stitch' | 'opening' | 'tie' | 'zip' | 'binding' | 'hem' | 'quilting' | 'elastic' | 'slit'
 
-/** A line on the strip; the origin is the top left corner of the first panel, y goes down. */
+/** Which side of the cover something lies on. */
+export type Face = 'outside' | 'inside'
+
+/** A place on the strip; the origin is the top left corner of the first panel, y goes down. */
+export type StripPoint = readonly [Length, Length]
+
 export interface StripLine {
   readonly kind: StripLineKind
-  readonly from: readonly [Length, Length]
-  readonly to: readonly [Length, Length]
+  readonly from: StripPoint
+  readonly to: StripPoint
   readonly label?: string
+  /** Seen from one side only; from both where it is left out. */
+  readonly face?: Face
 }
 
 /** A layer that ends inside the strip, such as inset padding. */
 export interface StripArea {
   readonly piece: string
-  readonly at: readonly [Length, Length]
+  readonly at: StripPoint
   readonly width: Length
   readonly height: Length
+}
+
+/** A thing that sits on the cover: a pocket, a strap, a flap sewn on. */
+export interface StripShape extends StripArea {
+  readonly name: string
+  readonly face: Face
+}
+
+export interface StripHole {
+  readonly at: StripPoint
+  readonly diameter: Length
+}
+
+/** A corner that is rounded (along and across are its radius) or cut off. */
+export interface StripCorner {
+  readonly at: StripPoint
+  /** Which way the strip lies from the corner. */
+  readonly towards: readonly [1 | -1, 1 | -1]
+  readonly along: Length
+  readonly across: Length
+  readonly round: boolean
 }
 
 export interface Strip {
@@ -34,4 +65,66 @@ export interface Strip {
   readonly cutPieces: readonly StripArea[]
   readonly areas: readonly StripArea[]
   readonly lines: readonly StripLine[]
+  readonly shapes: readonly StripShape[]
+  readonly holes: readonly StripHole[]
+  readonly corners: readonly StripCorner[]
+}
+
+/** A strip of nothing but its panels. */
+export function plainStrip(panels: readonly Panel[], height: Length): Strip {
+  return { panels, height, cutPieces: [], areas: [], lines: [], shapes: [], holes: [], corners: [] }
+}
+
+export function totalWidth(panels: readonly Panel[]): Length {
+  return add(...panels.map(panel => panel.width))
+}
+
+/** Where each panel begins, from the left. */
+export function placePanels(panels: readonly Panel[]): readonly (Panel & { readonly x: Length })[] {
+  let x = zero
+  return panels.map(panel => {
+    const placed = { ...panel, x }
+    x = add(x, panel.width)
+    return placed
+  })
+}
+
+export function upright(kind: StripLineKind, x: Length, height: Length, face?: Face): StripLine {
+  return { kind, from: [x, zero], to: [x, height], ...(face && { face }) }
+}
+
+export function level(kind: StripLineKind, y: Length, from: Length, to: Length, face?: Face): StripLine {
+  return { kind, from: [from, y], to: [to, y], ...(face && { face }) }
+}
+
+/** A piece as it is cut, centred over a stretch of the strip. */
+export function centred(
+  piece: string,
+  [width, height]: readonly [Length, Length],
+  { left, room, high }: { readonly left: Length; readonly room: Length; readonly high: Length },
+): StripArea {
+  const at = [add(left, scale(subtract(room, width), 1 / 2)), scale(subtract(high, height), 1 / 2)] as const
+  return { piece, at, width, height }
+}
+
+/** The four corners of a stretch, each rounded by `radius`. */
+export function roundedCorners(
+  left: Length,
+  right: Length,
+  height: Length,
+  radius: Length,
+): readonly StripCorner[] {
+  const corner = (x: Length, y: Length, towards: StripCorner['towards']): StripCorner => ({
+    at: [x, y],
+    towards,
+    along: radius,
+    across: radius,
+    round: true,
+  })
+  return [
+    corner(left, zero, [1, 1]),
+    corner(right, zero, [-1, 1]),
+    corner(right, height, [-1, -1]),
+    corner(left, height, [1, -1]),
+  ]
 }

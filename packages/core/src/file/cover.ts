@@ -11,7 +11,9 @@ export interface Cover {
   readonly name: string
   readonly unit: Unit
   readonly grid: Length
+  /** What is covered; the first of several. */
   readonly object: CoveredObject
+  readonly objects: readonly CoveredObject[]
   readonly family: Family
   /** As stated; absent where recipe or family decides. */
   readonly seam?: Length

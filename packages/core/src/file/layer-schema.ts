@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Family } from '../families/contract.js'
 import { mm, zero, type Length } from '../length/length.js'
 import { customary, type Unit } from '../length/unit.js'
 import type { Layer } from '../material/layer.js'
@@ -30,14 +31,24 @@ export function materialShape(unit: Unit) {
 
 /** One layer of a cover's stack. */
 export function layerSchema(unit: Unit) {
-  return z
-    .strictObject({
-      ...materialShape(unit),
-      name: z.string().max(120).default(''),
-      inset: lengthInput(unit, { min: zero, max: mm(150) }).optional(),
-      quilted: z.boolean().default(false),
-    })
-    .transform(({ inset, ...layer }): Layer => ({ ...layer, inset: inset ?? defaultInset(layer.role, unit) }))
+  return z.strictObject({
+    ...materialShape(unit),
+    name: z.string().max(120).default(''),
+    inset: lengthInput(unit, { min: zero, max: mm(150) }).optional(),
+    quilted: z.boolean().default(false),
+  })
+}
+
+type ReadLayer = z.output<ReturnType<typeof layerSchema>>
+
+/** The layer in its place: what it does not say of its inset, the way of making decides. */
+export function settleLayer(
+  { inset, ...layer }: ReadLayer,
+  family: Pick<Family, 'defaultInset'>,
+  unit: Unit,
+): Layer {
+  const { role } = layer
+  return { ...layer, inset: inset ?? family.defaultInset?.(role, unit) ?? defaultInset(role, unit) }
 }
 
 /** Padding ends ½ in (12 mm) inside the edge unless said; all else is caught in the seam. */

@@ -9,10 +9,10 @@ export function describeChoice(choice: ReadingChoice): string {
 }
 
 /** The issue of a needed reading that nobody took. */
-export function describeMissing(choice: ReadingChoice): Issue {
+export function describeMissing(choice: ReadingChoice, place = 'object'): Issue {
   const only = choice.length === 1 && choice[0]?.length === 1 ? choice[0][0] : undefined
   return {
-    path: only ? `object.readings.${only}` : 'object.readings',
+    path: only ? `${place}.readings.${only}` : `${place}.readings`,
     message: `Still to measure: ${describeChoice(choice)}.`,
   }
 }

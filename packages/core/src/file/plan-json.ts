@@ -1,9 +1,11 @@
-import { severityOf } from '../finding/severity.js'
+import { severityOf } from '../finding/severities.js'
 import type { SayLength } from '../finding/say.js'
-import { describeFinding } from '../finding/words.js'
-import type { Direction, Severity } from '../finding/finding.js'
+import { describeFinding } from '../finding/words/describe.js'
+import type { Direction } from '../finding/finding.js'
+import type { Severity } from '../finding/severity.js'
 import { formatLength } from '../length/format.js'
 import { absolute, subtract, toJsonMm, type Length } from '../length/length.js'
+import type { Served } from '../families/contract.js'
 import type { Unit } from '../length/unit.js'
 import type { Notion } from '../piece/notion.js'
 import type { Piece } from '../piece/piece.js'
@@ -20,7 +22,11 @@ export function planToJson(plan: Plan, unit: Unit) {
   return {
     pieces: plan.pieces.map(piece => pieceToJson(piece, unit)),
     notions: plan.notions.map(notion => notionToJson(notion, unit)),
-    panels: plan.strip.panels.map(({ id, width }) => ({ id, width: millimetres(width) })),
+    panels: plan.strip.panels.map(({ id, width, measureFirst }) => ({
+      id,
+      width: millimetres(width),
+      ...(measureFirst && { measureFirst }),
+    })),
     standOff: {
       body: millimetres(plan.standOff.body),
       ...(plan.standOff.flap !== undefined && { flap: millimetres(plan.standOff.flap) }),
@@ -30,6 +36,7 @@ export function planToJson(plan: Plan, unit: Unit) {
       finished: byDirection(plan, fit => millimetres(fit.finished)),
       ease: byDirection(plan, fit => ({ ...millimetres(fit.ease), verdict: fit.verdict })),
     }),
+    ...(plan.serves && { serves: plan.serves.map(servedToJson) }),
     findings: plan.findings.map(finding => ({
       code: finding.code,
       severity: severityOf[finding.code],
@@ -65,7 +72,12 @@ function sayLength(length: Length, unit: Unit, style: 'plain' | 'proper'): strin
   return length !== 0 && /^0\s/.test(text) ? formatLength(absolute(length), 'mm', { style }) : text
 }
 
-function pieceToJson({ id, role, count, width, height, trimTo }: Piece, unit: Unit) {
+function servedToJson({ book, free, reason }: Served) {
+  return { book, free: millimetres(free), served: reason === undefined, ...(reason && { reason }) }
+}
+
+function pieceToJson(piece: Piece, unit: Unit) {
+  const { id, role, count, width, height, trimTo, measureFirst, blank } = piece
   return {
     id,
     role,
@@ -75,16 +87,19 @@ function pieceToJson({ id, role, count, width, height, trimTo }: Piece, unit: Un
     ...(trimTo && {
       trimTo: { piece: trimTo.piece, width: millimetres(trimTo.width), height: millimetres(trimTo.height) },
     }),
+    ...(measureFirst && { measureFirst }),
+    ...(blank && { blank: withText(blank.cut, unit) }),
     reasons: { width: width.reasons.map(reasonToJson), height: height.reasons.map(reasonToJson) },
   }
 }
 
-function notionToJson({ id, count, length, measureFirst }: Notion, unit: Unit) {
+function notionToJson({ id, count, length, measureFirst, grams }: Notion, unit: Unit) {
   return {
     id,
     count,
     ...(length && { length: withText(length.cut, unit) }),
     ...(measureFirst && { measureFirst }),
+    ...(grams !== undefined && { grams }),
     reasons: length ? [...length.reasons, ...roundingOf(length)].map(reasonToJson) : [],
   }
 }

@@ -7,6 +7,7 @@ import { missingReadings } from '../object/required.js'
 import { coverSchema, type CoverFile } from './cover-schema.js'
 import type { AddedExtra, Cover } from './cover.js'
 import type { Issue } from './issue.js'
+import { settleLayer } from './layer-schema.js'
 import { describeMissing } from './missing-words.js'
 import { describeSchemaIssues, show } from './schema-issues.js'
 import { settleSizing } from './sizing-schema.js'
@@ -19,8 +20,12 @@ export type ReadResult<Value> =
 export function readCover(input: unknown): ReadResult<Cover> {
   const draft = readDraft(input)
   if (!draft.ok) return draft
-  const { object, family } = draft.value
-  const issues = missingReadings(object, family.requiredReadings).map(describeMissing)
+  const { objects, family } = draft.value
+  const issues = objects.flatMap((object, index) =>
+    missingReadings(object, family.requiredReadings).map(choice =>
+      describeMissing(choice, objects.length > 1 ? `objects[${index}]` : 'object'),
+    ),
+  )
   return issues.length > 0 ? { ok: false, issues } : draft
 }
 
@@ -46,8 +51,9 @@ function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Co
     ...(options.ok ? [] : options.issues),
     ...extras.flatMap(extra => (extra.ok ? [] : extra.issues)),
   ]
-  if (issues.length > 0 || !options.ok || !file.object) return { ok: false, issues }
-  const { name, unit, grid, object, seam, layers: stack } = file
+  const [object, ...others] = file.objects ?? (file.object ? [file.object] : [])
+  if (issues.length > 0 || !options.ok || !object) return { ok: false, issues }
+  const { name, unit, grid, seam, layers } = file
   return {
     ok: true,
     value: {
@@ -55,11 +61,12 @@ function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Co
       unit,
       grid,
       object,
+      objects: [object, ...others],
       family,
       ...(seam !== undefined && { seam }),
       sizing: settleSizing(file.sizing, family.ruleMeasures),
       options: options.value,
-      stack,
+      stack: layers.map(layer => settleLayer(layer, family, unit)),
       extras: extras.flatMap(extra => (extra.ok ? [extra.value] : [])),
     },
   }
@@ -86,9 +93,11 @@ function readExtra(typed: { readonly type: string }, index: number, unit: Unit):
 }
 
 function checkObjects(file: { object?: unknown; objects?: unknown }, family: Family): readonly Issue[] {
-  if (file.objects !== undefined)
+  if (file.objects !== undefined && file.object !== undefined)
+    return [{ path: 'objects', message: 'Give either object or objects, not both.' }]
+  if (file.objects !== undefined && !family.severalObjects)
     return [{ path: 'objects', message: `A ${family.id} is made for one thing: give it as object.` }]
-  if (file.object === undefined)
+  if (file.object === undefined && file.objects === undefined)
     return [
       {
         path: 'object',
@@ -98,7 +107,7 @@ function checkObjects(file: { object?: unknown; objects?: unknown }, family: Fam
   return []
 }
 
-function checkLayers(layers: Cover['stack']): readonly Issue[] {
+function checkLayers(layers: readonly { readonly role: string }[]): readonly Issue[] {
   const rolesSeen = layers.map(layer => layer.role)
   const twice = layers.flatMap(({ role }, index) =>
     rolesSeen.indexOf(role) < index
@@ -126,6 +135,8 @@ function checkSizing(
         message: `${show(sizing.recipe)} is not a recipe of ${family.id}. Known: ${listOf(family.recipes, 'id')}.`,
       },
     ]
+  if (sizing.mode === 'rule' && family.ruleMeasures.length === 0)
+    return [{ path: 'sizing.mode', message: `A ${family.id} is not sized by a rule. Use computed.` }]
   const { measure } = sizing
   if (measure !== undefined && !family.ruleMeasures.some(known => known === measure))
     return [

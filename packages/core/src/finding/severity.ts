@@ -1,20 +1,5 @@
-import type { FindingCode, Severity } from './finding.js'
+/** `error`: cannot be made as it stands. `warning`: will go wrong or annoy. `advice`: worth knowing. */
+export type Severity = 'error' | 'warning' | 'advice'
 
-export const severityOf: Readonly<Record<FindingCode, Severity>> = {
-  'wrap-impossible': 'error',
-  'wrap-disagrees': 'warning',
-  'open-closed-differ': 'warning',
-  'open-only': 'advice',
-  'sides-swapped': 'advice',
-  'readings-spread': 'warning',
-  'board-assumed': 'advice',
-  'flap-too-deep': 'warning',
-  'will-it-go-in': 'warning',
-  'opening-too-small': 'warning',
-  'recipe-changed': 'advice',
-  'will-not-go': 'error',
-  'tight-but-goes': 'warning',
-  'drum-tight': 'advice',
-  baggy: 'advice',
-  'piece-too-small': 'error',
-}
+/** A severity for each finding of a group. */
+export type SeverityOf<Group> = Readonly<Record<keyof Group, Severity>>

@@ -17,27 +17,42 @@ export function finishedFromCut(cut: Length, seam: Length, turnedEdge: Length): 
   return subtract(cut, scale((seam + turnedEdge) as Length, 2))
 }
 
+/** Ease and give shared out over so many like parts, such as the halves of a case that folds over. */
+interface Sharing {
+  readonly parts?: number
+}
+
 export function judgeFit(
   direction: Direction,
   { needed, finished }: { readonly needed: Length; readonly finished: Length },
   stack: Stack,
   bands: EaseBands,
+  { parts = 1 }: Sharing = {},
 ): Fit {
-  const ease = subtract(finished, needed)
+  const ease = scale(subtract(finished, needed), 1 / parts)
   return {
     direction,
     needed,
     finished,
     ease,
-    verdict: judgeEase(ease, bands, giveOf(stack, direction, finished)),
+    verdict: judgeEase(ease, bands, scale(giveOf(stack, direction, finished), 1 / parts)),
   }
 }
 
 /** What a verdict has to say; snug, easy and roomy say nothing. */
-export function checkFit(fit: Fit, stack: Stack, bands: EaseBands): readonly Finding[] {
+export function checkFit(
+  fit: Fit,
+  stack: Stack,
+  bands: EaseBands,
+  { parts = 1 }: Sharing = {},
+): readonly Finding[] {
   const { direction, ease, verdict } = fit
   const about = `fit:${direction}` as const
-  const tight = { direction, short: negate(ease), stretch: giveOf(stack, direction, fit.finished) }
+  const tight = {
+    direction,
+    short: negate(ease),
+    stretch: scale(giveOf(stack, direction, fit.finished), 1 / parts),
+  }
   return [
     ...findingWhen(verdict === 'will-not-go', 'will-not-go', about, tight),
     ...findingWhen(verdict === 'tight-but-goes', 'tight-but-goes', about, tight),

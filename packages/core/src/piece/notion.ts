@@ -8,4 +8,6 @@ export interface Notion {
   readonly length?: Side
   /** Planned here, but best measured off the made thing. */
   readonly measureFirst: boolean
+  /** What is weighed, such as glue. */
+  readonly grams?: number
 }

@@ -11,6 +11,10 @@ export interface Piece {
   readonly height: Side
   /** Cut oversize on purpose; trimmed to the size of the piece it lies on. */
   readonly trimTo?: TrimTo
+  /** Planned here, but best measured off the made thing before it is cut. */
+  readonly measureFirst?: boolean
+  /** Cut on the bias from a square of this side. */
+  readonly blank?: Side
 }
 
 export interface TrimTo {

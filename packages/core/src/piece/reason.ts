@@ -25,3 +25,8 @@ export function less(label: string, length: Length): readonly Reason[] {
 export function twice(label: string, length: Length): readonly Reason[] {
   return because(`${label}, twice`, scale(length, 2))
 }
+
+/** A length with a factor, such as the boards of a case counted twice. */
+export function times(count: number, label: string, length: Length): readonly Reason[] {
+  return because(label, scale(length, count))
+}

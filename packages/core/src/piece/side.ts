@@ -1,6 +1,6 @@
 import { roundDownToGrid, roundUpToGrid } from '../length/grid.js'
-import type { Length } from '../length/length.js'
-import { totalOf, type Reason } from './reason.js'
+import { scale, subtract, type Length } from '../length/length.js'
+import { because, totalOf, type Reason } from './reason.js'
 
 /** One side of a piece: why it is as long as it is, exactly how long, and how long it is cut. */
 export interface Side {
@@ -19,4 +19,12 @@ export function sideRoundedUp(reasons: readonly Reason[], grid: Length): Side {
 export function sideRoundedDown(reasons: readonly Reason[], grid: Length): Side {
   const exact = totalOf(reasons)
   return { reasons, exact, cut: roundDownToGrid(exact, grid) }
+}
+
+/** A side as it is cut, as part of another piece's size: its rounding is a reason of its own. */
+export function becauseOfCut(label: string, { exact, cut }: Side, count = 1): readonly Reason[] {
+  return [
+    ...because(label, scale(exact, count)),
+    ...because(`${label}: rounded to the grid`, scale(subtract(cut, exact), count)),
+  ]
 }

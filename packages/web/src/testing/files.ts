@@ -16,7 +16,7 @@ export function coverFile(changes: Partial<CoverFile> = {}): CoverFile {
     options: {},
     layers: [
       { role: 'lining', name: 'Cotton lining', thickness: '0.28 mm' },
-      { role: 'outer', name: 'Quilting cotton', thickness: '0.28 mm' },
+      { role: 'outer', name: 'Home-decor cotton', thickness: '0.5 mm' },
     ],
     ...changes,
   }

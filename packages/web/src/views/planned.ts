@@ -32,7 +32,7 @@ function work(file: CoverFile): Planned {
   const draft = readDraft(file)
   if (!draft.ok) return { missing: [], issues: draft.issues }
   const cover = draft.value
-  const missing = missingReadings(cover.object, cover.family.requiredReadings)
+  const missing = cover.objects.flatMap(object => missingReadings(object, cover.family.requiredReadings))
   if (missing.length > 0) return { cover, missing, issues: [] }
   return { cover, plan: plan(cover), missing, issues: [] }
 }

@@ -1,23 +1,28 @@
 import { z } from 'zod'
 import { choiceOption, lengthOption } from '../../families/option-fields.js'
-import type { Panel, Strip, StripLine } from '../../families/strip.js'
-import { add, mm, scale, subtract, zero, type Length } from '../../length/length.js'
+import type { StripLine } from '../../families/strip.js'
+import { findingWhen } from '../../finding/finding.js'
+import { add, mm, scale, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { largestReading } from '../../object/reading.js'
-import { because, type Reason } from '../../piece/reason.js'
+import { outerOf } from '../../material/layer.js'
+import { because, totalOf, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { defineExtra, type ExtraJob } from '../contract.js'
+import { closedThickness, closureEnds, offEnd, refusesGlued } from '../closure.js'
+import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
+import { placeOptions, type Place } from '../place.js'
 
-interface TiePairOptions {
+interface TiePairOptions extends Place {
   readonly length?: Length | undefined
   readonly cutFrom?: 'ribbon' | 'cloth' | undefined
 }
 
-/** Two ties at the fore-edges: ribbon, or strips 3 in wide folded in four. Source: docs/craft.md, Closures. */
+/** Two ties: ribbon, or strips 3 in wide folded in four. Source: docs/craft.md, Closures. */
 export const tiePair = defineExtra<TiePairOptions>({
   type: 'tie-pair',
   version: 1,
-  words: { name: 'Pair of ties', summary: 'A ribbon at each fore-edge, tied in a bow over the closed book.' },
+  words: { name: 'Pair of ties', summary: 'A ribbon at each end, tied in a bow over the closed cover.' },
+  group: 'closure',
+  refuses: traits => (traits.includes('zipped') ? 'it closes with its zip already.' : refusesGlued(traits)),
   options: unit =>
     z.strictObject({
       length: lengthOption(
@@ -29,47 +34,60 @@ export const tiePair = defineExtra<TiePairOptions>({
         { ribbon: 'ribbon', cloth: 'a strip of the outer cloth' },
         { label: 'Made from', help: 'A strip is cut 3 in wide and folded in four.' },
       ),
+      ...placeOptions(unit),
     }),
-  plan: job => ({ ...cutTies(job), lines: tieLines(job.cover.strip, lengthOf(job)), findings: [] }),
+  plan: job => {
+    const { object, unit, stack, options } = job
+    const length = totalOf(lengthReasons(job))
+    const needs = add(scale(closedThickness(object), 1 / 2), customary(4, unit))
+    const ends = closureEnds(job, options.y)
+    const cloth = options.cutFrom === 'cloth'
+    const size = customary(1 / 2, unit)
+    return extraPlan({
+      ...cutTies(job),
+      lines: ends.map((end): StripLine => ({
+        kind: 'tie',
+        from: end.at,
+        to: offEnd(end, shown(job, length)),
+        label: 'tie',
+      })),
+      footprints: ends.map(end => ({
+        at: [add(end.at[0], scale(size, -1 / 2)), add(end.at[1], scale(size, -1 / 2))] as const,
+        width: size,
+        height: size,
+        face: end.face,
+        crossesFolds: true,
+        atEdge: true,
+      })),
+      findings: findingWhen(length < needs, 'extra-too-short', job.about, {
+        extra: 'A tie',
+        has: length,
+        needs,
+      }),
+      caught: cloth ? scale(outerOf(stack).thickness, 4) : zero,
+    })
+  },
 })
 
 function cutTies(job: ExtraJob<TiePairOptions>) {
   const length = sideRoundedUp(lengthReasons(job), job.grid)
   if (job.options.cutFrom !== 'cloth')
-    return { pieces: [], notions: [{ id: 'ribbon', count: 2, length, measureFirst: false }] }
+    return { notions: [{ id: 'ribbon', count: 2, length, measureFirst: false }] }
   const width = sideRoundedUp(because('a strip folded in four', customary(3, job.unit)), job.grid)
-  return {
-    pieces: [{ id: 'tie-pair', role: 'outer' as const, count: 2, width: length, height: width }],
-    notions: [],
-  }
+  return { pieces: [{ id: 'tie-pair', role: 'outer' as const, count: 2, width: length, height: width }] }
 }
 
 function lengthReasons({ object, unit, options }: ExtraJob<TiePairOptions>): readonly Reason[] {
   if (options.length !== undefined) return because('length as set', options.length)
   return [
-    ...because('half the thickness', scale(largestReading(object, 'thickness') ?? zero, 1 / 2)),
+    ...because('half the thickness', scale(closedThickness(object), 1 / 2)),
     ...because('to tie a bow', customary(8, unit)),
   ]
 }
 
-function lengthOf(job: ExtraJob<TiePairOptions>): Length {
-  return add(...lengthReasons(job).map(reason => reason.length))
-}
-
-/** One tie at the middle of each fore-edge, drawn as far as a flap is wide. */
-function tieLines({ panels, height }: Strip, length: Length): readonly StripLine[] {
-  const first = flapWidth(panels.at(0))
-  const last = flapWidth(panels.at(-1))
-  const total = add(...panels.map(panel => panel.width))
-  const middle = scale(height, 1 / 2)
-  const shown = (room: Length) => (room > zero && room < length ? room : length)
-  const right = subtract(total, last)
-  return [
-    { kind: 'tie', from: [first, middle], to: [subtract(first, shown(first)), middle], label: 'tie' },
-    { kind: 'tie', from: [right, middle], to: [add(right, shown(last)), middle], label: 'tie' },
-  ]
-}
-
-function flapWidth(panel: Panel | undefined): Length {
-  return panel?.kind === 'flap' ? panel.width : zero
+/** Drawn as far as a flap is wide, so that the picture keeps its size. */
+function shown({ cover }: ExtraJob<TiePairOptions>, length: Length): Length {
+  const flap = cover.strip.panels.find(({ kind }) => kind === 'flap')
+  const room = flap?.width ?? customary(2, 'in')
+  return room > zero && room < length ? room : length
 }

@@ -1,38 +1,53 @@
+import { zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { wrappedBookReadings } from '../../object/required.js'
+import { bookSection, defaultBookEase, sewnFlapPlies } from '../book.js'
 import { defineFamily } from '../contract.js'
+import { caughtIn, flapPlies, seamBulk } from '../seam.js'
 import { checkSlipCover } from './checks.js'
+import { joinings } from './joinings.js'
 import { options, resolveOptions, type SlipCoverOptions } from './options.js'
 import { cutPieces } from './pieces.js'
 import { recipes } from './recipes.js'
-import { cutSection } from './section.js'
-import { sizeBody, targetEase } from './size.js'
+import { sizeBody } from './size.js'
 import { layStrip } from './strip.js'
-import { words } from './words.js'
+import { suits, words } from './words.js'
 
 export const slipCover = defineFamily<SlipCoverOptions>({
   id: 'slip-cover',
   version: 1,
   words,
+  traits: ['book', 'flaps', 'turned', 'sewn', 'lined'],
+  suits,
   requiredReadings: wrappedBookReadings,
   boardCounts: true,
+  severalObjects: false,
   ruleMeasures: ['open', 'wrap'],
   defaultSeam: unit => customary(1 / 4, unit),
-  defaultEase: () => ({ width: targetEase, height: targetEase }),
+  defaultEase: defaultBookEase,
   options,
   resolveOptions,
   recipes,
   plan: job => {
+    const { object, stack, seam } = job
     const resolved = resolveOptions(job)
     const body = sizeBody(job, resolved)
     const pieces = cutPieces(job, body, resolved)
+    const { flapStyle, flapDepth } = resolved
     return {
       pieces,
+      notions: [],
       standOff: { body: body.bulk, flap: body.flapBulk },
       fits: [body.fitWidth, body.fitHeight],
       findings: checkSlipCover(job, body, resolved),
+      seams: [seamBulk('seam at the flaps', caughtIn(stack, seam), flapPlies(stack, flapStyle))],
       strip: layStrip(job, body, pieces, resolved),
-      section: cutSection(job, resolved),
+      section: bookSection(
+        object,
+        stack,
+        flapDepth > zero ? { depth: flapDepth, plies: sewnFlapPlies(stack, flapStyle) } : undefined,
+      ),
+      joinings: joinings(pieces),
     }
   },
 })

@@ -3,17 +3,18 @@ import { mm, scale, type Length } from '../../length/length.js'
 import { customary, type Unit } from '../../length/unit.js'
 import { deriveInnerWidth } from '../../object/derive.js'
 import { totalThickness } from '../../material/layer.js'
+import type { FlapStyle } from '../../piece/flap.js'
 import type { Job } from '../contract.js'
 import { choiceOption, lengthOption } from '../option-fields.js'
 
 export interface SlipCoverOptions {
-  readonly flapStyle?: 'folded' | 'faced' | undefined
+  readonly flapStyle?: FlapStyle | undefined
   readonly flapDepth?: Length | undefined
   readonly turningOpening?: Length | undefined
 }
 
 export interface ResolvedOptions {
-  readonly flapStyle: 'folded' | 'faced'
+  readonly flapStyle: FlapStyle
   readonly flapDepth: Length
   readonly turningOpening: Length
 }

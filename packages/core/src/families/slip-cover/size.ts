@@ -1,12 +1,13 @@
 import { finishedFromCut, judgeFit, type Fit } from '../../fit/fit.js'
 import { neededOverBook, neededRoundBook } from '../../fit/needed.js'
 import { slipOnBands } from '../../fit/verdict.js'
-import { mm, zero, type Length } from '../../length/length.js'
+import { zero, type Length } from '../../length/length.js'
 import { facedFlapStandOff, foldedFlapStandOff, standOff, turnedEdgeLoss } from '../../material/stand-off.js'
-import { deriveBoard, deriveWrap } from '../../object/derive.js'
+import { deriveBoard } from '../../object/derive.js'
 import { largestReading } from '../../object/reading.js'
 import { because, totalOf, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
+import { bookEase, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
 import type { ResolvedOptions, SlipCoverOptions } from './options.js'
 
@@ -21,16 +22,14 @@ export interface Body {
   readonly fitHeight: Fit
 }
 
-export const targetEase = mm(5)
-
 /** Sizes the body, computed or by rule. Source: docs/craft.md, Slip-on cover. */
 export function sizeBody(job: Job<SlipCoverOptions>, { flapStyle }: ResolvedOptions): Body {
-  const { object, stack, seam, grid } = job
+  const { object, stack, seam, grid, inside } = job
   const bulk = standOff(stack)
   const flapBulk = flapStyle === 'folded' ? foldedFlapStandOff(stack) : facedFlapStandOff(stack)
   const turnedEdge = turnedEdgeLoss(stack, seam)
   const board = deriveBoard(object).length
-  const neededWidth = neededRoundBook(deriveWrap(object) ?? [], board, bulk)
+  const neededWidth = neededRoundBook(wrapWithPockets(object, inside), board, bulk)
   const neededHeight = neededOverBook(largestReading(object, 'height') ?? zero, board, bulk, flapBulk)
   const cuts = cutReasons(job, neededWidth, neededHeight, turnedEdge)
   const width = sideRoundedUp(cuts.width, grid)
@@ -64,12 +63,13 @@ function cutReasons(
   if (sizing.mode === 'computed') {
     const allowances = [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
     return {
-      width: [...neededWidth, ...because('ease', sizing.easeWidth ?? targetEase), ...allowances],
-      height: [...neededHeight, ...because('ease', sizing.easeHeight ?? targetEase), ...allowances],
+      width: [...neededWidth, ...because('ease', sizing.easeWidth ?? bookEase), ...allowances],
+      height: [...neededHeight, ...because('ease', sizing.easeHeight ?? bookEase), ...allowances],
     }
   }
   const open = sizing.measure === 'open' ? largestReading(object, 'openWidth') : undefined
-  const measured = open === undefined ? (deriveWrap(object) ?? []) : because('open width of the book', open)
+  const measured =
+    open === undefined ? wrapWithPockets(object, zero) : because('open width of the book', open)
   return {
     width: [...measured, ...because('added by the rule', sizing.addWidth)],
     height: [

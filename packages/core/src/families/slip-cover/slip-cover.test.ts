@@ -1,28 +1,16 @@
 import { expect } from 'chai'
-import { codesOf, coverFile, metricFile, planFrom } from '../../file/testing/cover-files.js'
+import {
+  codesOf,
+  coverFile,
+  cutOf,
+  fitOf,
+  metricFile,
+  pieceOf,
+  planFrom,
+} from '../../file/testing/cover-files.js'
 import type { CoverFile } from '../../file/cover-schema.js'
-import { formatLength } from '../../length/format.js'
 import { toJsonMm } from '../../length/length.js'
 import { totalOf } from '../../piece/reason.js'
-import type { Piece } from '../../piece/piece.js'
-import type { Plan } from '../../plan.js'
-
-function pieceOf(plan: Plan, id: string): Piece {
-  const piece = plan.pieces.find(candidate => candidate.id === id)
-  if (!piece) throw new Error(`No piece ${id} among ${plan.pieces.map(({ id: known }) => known).join(', ')}`)
-  return piece
-}
-
-function cutOf(plan: Plan, id: string, unit: 'in' | 'mm' = 'in'): string {
-  const { count, width, height } = pieceOf(plan, id)
-  return `${count} × ${formatLength(width.cut, unit)} × ${formatLength(height.cut, unit)}`
-}
-
-function fitOf(plan: Plan, direction: 'width' | 'height') {
-  const fit = plan.fits.find(candidate => candidate.direction === direction)
-  if (!fit) throw new Error(`No fit for ${direction}`)
-  return fit
-}
 
 describe('a computed slip-on cover', () => {
   const plan = planFrom(coverFile())
@@ -35,8 +23,8 @@ describe('a computed slip-on cover', () => {
     // s_f = 0.28125 + 0.28125/2 = 0.421875; π·(s + s_f)/2 = 5.09527
     // height 238.125 + 3.175 + 5.09527 + 5 + 12.7 + 1 = 265.0953 → 10 1/2 in
     expect(toJsonMm(outer.height.exact)).to.equal(265.0953)
-    expect(cutOf(plan, 'outer')).to.equal('1 × 15 3/4 in × 10 1/2 in')
-    expect(cutOf(plan, 'lining')).to.equal('1 × 15 3/4 in × 10 1/2 in')
+    expect(cutOf(plan, 'outer', 'in')).to.equal('1 × 15 3/4 in × 10 1/2 in')
+    expect(cutOf(plan, 'lining', 'in')).to.equal('1 × 15 3/4 in × 10 1/2 in')
   })
 
   it('says what is needed and what comes out', () => {
@@ -50,7 +38,7 @@ describe('a computed slip-on cover', () => {
 
   it('insets the padding and rounds it down', () => {
     // 15 3/4 − 2·1/2 by 10 1/2 − 2·1/2
-    expect(cutOf(plan, 'padding')).to.equal('1 × 14 3/4 in × 9 1/2 in')
+    expect(cutOf(plan, 'padding', 'in')).to.equal('1 × 14 3/4 in × 9 1/2 in')
     const odd = planFrom(
       metricFile({
         layers: [
@@ -66,16 +54,16 @@ describe('a computed slip-on cover', () => {
 
   it('doubles a folded flap and faces a faced one', () => {
     // 2·(3 + 1/4) = 6 1/2
-    expect(cutOf(plan, 'flap')).to.equal('2 × 6 1/2 in × 10 1/2 in')
+    expect(cutOf(plan, 'flap', 'in')).to.equal('2 × 6 1/2 in × 10 1/2 in')
     // 3 + 2·1/4 = 3 1/2
     const faced = planFrom(coverFile({ options: { flapStyle: 'faced', flapDepth: '3 in' } }))
-    expect(cutOf(faced, 'flap-outer')).to.match(/^2 × 3 1\/2 in/)
-    expect(cutOf(faced, 'flap-facing')).to.match(/^2 × 3 1\/2 in/)
+    expect(cutOf(faced, 'flap-outer', 'in')).to.match(/^2 × 3 1\/2 in/)
+    expect(cutOf(faced, 'flap-facing', 'in')).to.match(/^2 × 3 1\/2 in/)
   })
 
   it('makes flaps half the width deep unless told', () => {
     // 6 5/8 / 2 = 3 5/16; 2·(3 5/16 + 1/4) = 7 1/8
-    expect(cutOf(planFrom(coverFile({ options: {} })), 'flap')).to.match(/^2 × 7 1\/8 in/)
+    expect(cutOf(planFrom(coverFile({ options: {} })), 'flap', 'in')).to.match(/^2 × 7 1\/8 in/)
   })
 
   it('lays out panels that add up to the finished width, flaps as they come out', () => {
@@ -160,23 +148,23 @@ describe('recipes of the slip-on cover', () => {
   it('deep-flaps: 1 in and ½ in, faced flaps W − ¼ in', () => {
     const plan = recipe('deep-flaps')
     // 14 7/16 + 1 = 15 7/16 → 15 1/2; 9 3/8 + 1/2 = 9 7/8; flap 6 5/8 − 1/4 = 6 3/8
-    expect(cutOf(plan, 'outer')).to.equal('1 × 15 1/2 in × 9 7/8 in')
-    expect(cutOf(plan, 'flap-outer')).to.equal('2 × 6 3/8 in × 9 7/8 in')
+    expect(cutOf(plan, 'outer', 'in')).to.equal('1 × 15 1/2 in × 9 7/8 in')
+    expect(cutOf(plan, 'flap-outer', 'in')).to.equal('2 × 6 3/8 in × 9 7/8 in')
     expect(plan.settled.seam).to.equal(8128 / 4)
   })
 
   it('inch-and-a-half: 1 ½ in both ways, folded flaps cut 7 in', () => {
     const plan = recipe('inch-and-a-half')
     // 15 15/16 → 16; 10 7/8
-    expect(cutOf(plan, 'outer')).to.equal('1 × 16 in × 10 7/8 in')
-    expect(cutOf(plan, 'flap')).to.equal('2 × 7 in × 10 7/8 in')
+    expect(cutOf(plan, 'outer', 'in')).to.equal('1 × 16 in × 10 7/8 in')
+    expect(cutOf(plan, 'flap', 'in')).to.equal('2 × 7 in × 10 7/8 in')
   })
 
   it('two-inches: 2 in both ways with a ½ in seam, faced flaps ¾·W + ½ in', () => {
     const plan = recipe('two-inches')
     // 16 7/16 → 16 1/2; 11 3/8; flap 0.75·6.625 + 0.5 = 5.46875 → 5 1/2
-    expect(cutOf(plan, 'outer')).to.equal('1 × 16 1/2 in × 11 3/8 in')
-    expect(cutOf(plan, 'flap-outer')).to.equal('2 × 5 1/2 in × 11 3/8 in')
+    expect(cutOf(plan, 'outer', 'in')).to.equal('1 × 16 1/2 in × 11 3/8 in')
+    expect(cutOf(plan, 'flap-outer', 'in')).to.equal('2 × 5 1/2 in × 11 3/8 in')
     expect(plan.settled.seam).to.equal(8128 / 2)
   })
 

@@ -1,11 +1,19 @@
 import { add, scale, shortest, subtract, zero, type Length } from '../../length/length.js'
-import { turnOfCloth } from '../../material/stand-off.js'
-import { deriveSpineArc } from '../../object/derive.js'
+import { flapAsCut } from '../../piece/flap.js'
 import type { Piece } from '../../piece/piece.js'
+import { bookPanels, flapPanel } from '../book.js'
 import type { Job } from '../contract.js'
-import type { Panel, Strip, StripArea, StripLine } from '../strip.js'
+import {
+  centred,
+  plainStrip,
+  placePanels,
+  upright,
+  type Panel,
+  type Strip,
+  type StripLine,
+} from '../strip.js'
 import type { ResolvedOptions, SlipCoverOptions } from './options.js'
-import { flapAsCut } from './pieces.js'
+import { flapCutting } from './pieces.js'
 import type { Body } from './size.js'
 
 /** The cover laid flat with its flaps opened out: flap, back, spine, front, flap. */
@@ -15,57 +23,41 @@ export function layStrip(
   pieces: readonly Piece[],
   options: ResolvedOptions,
 ): Strip {
-  const flapPiece = pieces.find(({ id }) => id === 'flap' || id === 'flap-outer')
-  const flap = flapPiece ? flapAsCut(flapPiece.width, job.seam, options) : zero
-  const panels = [flapPanel('back', flap), ...bodyPanels(job, body), flapPanel('front', flap)]
-  const height = body.fitHeight.finished
+  const { width, height, fitWidth, fitHeight, bulk } = body
+  const flap = flapAsCut(pieces, flapCutting(job, options))
+  const panels = [
+    flapPanel('back', flap),
+    ...bookPanels(job.object, fitWidth.finished, bulk),
+    flapPanel('front', flap),
+  ]
+  const high = fitHeight.finished
   const edge = add(job.seam, body.turnedEdge)
   const inner = pieces.filter(({ id, trimTo }) => (id === 'interfacing' || id === 'padding') && !trimTo)
   return {
-    panels,
-    height,
-    cutPieces: [cutArea(flap, edge, body)],
-    areas: inner.map(piece => centredArea(piece, flap, body)),
-    lines: [...panelLines(panels, height), ...openingLine(body, flap, options)],
+    ...plainStrip(panels, high),
+    cutPieces: [
+      {
+        piece: 'outer',
+        at: [subtract(flap, edge), subtract(zero, edge)],
+        width: width.cut,
+        height: height.cut,
+      },
+    ],
+    areas: inner.map(piece =>
+      centred(piece.id, [piece.width.cut, piece.height.cut], { left: flap, room: fitWidth.finished, high }),
+    ),
+    lines: [...panelLines(panels, high), ...openingLine(body, flap, options)],
   }
-}
-
-function flapPanel(side: 'back' | 'front', width: Length): Panel {
-  return { id: `${side}-flap`, name: `${side} flap`, kind: 'flap', width }
-}
-
-/** Back, spine and front where the spine is known and leaves room for boards; else the body as one. */
-function bodyPanels({ object }: Job<SlipCoverOptions>, { bulk, fitWidth }: Body): readonly Panel[] {
-  const arc = deriveSpineArc(object)
-  const spine = arc === undefined ? fitWidth.finished : add(arc, turnOfCloth(bulk))
-  const board = scale(subtract(fitWidth.finished, spine), 1 / 2)
-  if (board <= zero) return [{ id: 'body', name: 'body', kind: 'body', width: fitWidth.finished }]
-  return [
-    { id: 'back', name: 'back', kind: 'board', width: board },
-    { id: 'spine', name: 'spine', kind: 'spine', width: subtract(fitWidth.finished, scale(board, 2)) },
-    { id: 'front', name: 'front', kind: 'board', width: board },
-  ]
-}
-
-function cutArea(flap: Length, edge: Length, { width, height }: Body): StripArea {
-  const at = [subtract(flap, edge), subtract(zero, edge)] as const
-  return { piece: 'outer', at, width: width.cut, height: height.cut }
-}
-
-function centredArea(piece: Piece, flap: Length, { fitWidth, fitHeight }: Body): StripArea {
-  const [width, height] = [piece.width.cut, piece.height.cut]
-  const left = add(flap, scale(subtract(fitWidth.finished, width), 1 / 2))
-  return { piece: piece.id, at: [left, scale(subtract(fitHeight.finished, height), 1 / 2)], width, height }
 }
 
 /** A seam where a flap joins the body, a fold at each side of the spine. */
 function panelLines(panels: readonly Panel[], height: Length): readonly StripLine[] {
-  let x = zero
-  return panels.slice(0, -1).map((panel, index): StripLine => {
-    x = add(x, panel.width)
-    const besideFlap = panel.kind === 'flap' || panels[index + 1]?.kind === 'flap'
-    return { kind: besideFlap ? 'seam' : 'fold', from: [x, zero], to: [x, height] }
-  })
+  return placePanels(panels)
+    .slice(1)
+    .map(({ x, kind }, index) => {
+      const besideFlap = kind === 'flap' || panels[index]?.kind === 'flap'
+      return upright(besideFlap ? 'seam' : 'fold', x, height)
+    })
 }
 
 function openingLine(

@@ -1,3 +1,9 @@
+import type { Finding, FindingCode } from '../../finding/finding.js'
+import type { Fit } from '../../fit/fit.js'
+import { formatLength } from '../../length/format.js'
+import { toJsonMm } from '../../length/length.js'
+import type { Unit } from '../../length/unit.js'
+import type { Piece } from '../../piece/piece.js'
 import { plan, type Plan } from '../../plan.js'
 import type { CoverFile } from '../cover-schema.js'
 import type { Cover } from '../cover.js'
@@ -57,6 +63,31 @@ export function metricFile(changes: Partial<CoverFile> = {}): CoverFile {
   })
 }
 
+/** A thing that every way of making can be planned for, in millimetres: all its readings taken. */
+export const everyReading: CoverFile['object'] = {
+  kind: 'hardcover',
+  readings: {
+    height: ['240 mm'],
+    width: ['160 mm'],
+    thickness: ['20 mm'],
+    boardThickness: ['2 mm'],
+    pageWidth: ['150 mm'],
+    pageHeight: ['230 mm'],
+    contentsThickness: ['16 mm'],
+  },
+}
+
+/** A cover of that family for that thing, lined, nothing else said. */
+export function familyFile(family: string, changes: Partial<CoverFile> = {}): CoverFile {
+  const { seam: _seam, ...file } = metricFile({
+    family,
+    object: everyReading,
+    sizing: { mode: 'computed' },
+    ...changes,
+  })
+  return changes.seam === undefined ? file : { ...file, seam: changes.seam }
+}
+
 /** Reads a file that a test knows to be good. */
 export function coverFrom(file: CoverFile): Cover {
   const read = readCover(file)
@@ -70,4 +101,50 @@ export function planFrom(file: CoverFile): Plan {
 
 export function codesOf({ findings }: Plan): readonly string[] {
   return findings.map(finding => finding.code)
+}
+
+export function pieceOf(plan: Plan, id: string): Piece {
+  const piece = plan.pieces.find(candidate => candidate.id === id)
+  if (!piece) throw new Error(`No piece ${id} among ${plan.pieces.map(({ id: known }) => known).join(', ')}`)
+  return piece
+}
+
+/** “2 × 15 3/4 in × 10 1/2 in”. */
+export function cutOf(plan: Plan, id: string, unit: Unit = 'mm'): string {
+  const { count, width, height } = pieceOf(plan, id)
+  return `${count} × ${formatLength(width.cut, unit)} × ${formatLength(height.cut, unit)}`
+}
+
+/** Before rounding, in millimetres to four decimals. */
+export function exactOf(plan: Plan, id: string): readonly [number, number] {
+  const { width, height } = pieceOf(plan, id)
+  return [toJsonMm(width.exact), toJsonMm(height.exact)]
+}
+
+export function fitOf(plan: Plan, direction: 'width' | 'height'): Fit {
+  const fit = plan.fits.find(candidate => candidate.direction === direction)
+  if (!fit) throw new Error(`No fit for ${direction}`)
+  return fit
+}
+
+/** Its length as cut, in millimetres to four decimals; undefined for what is only counted. */
+export function notionOf(
+  plan: Plan,
+  id: string,
+): { readonly count: number; readonly mm: number | undefined; readonly exact: number | undefined } {
+  const notion = plan.notions.find(candidate => candidate.id === id)
+  if (!notion)
+    throw new Error(`No notion ${id} among ${plan.notions.map(({ id: known }) => known).join(', ')}`)
+  const { count, length } = notion
+  return { count, mm: length && toJsonMm(length.cut), exact: length && toJsonMm(length.exact) }
+}
+
+export function panelsOf(plan: Plan): Readonly<Record<string, number>> {
+  return Object.fromEntries(plan.strip.panels.map(({ id, width }) => [id, toJsonMm(width)]))
+}
+
+export function findingOf(plan: Plan, code: FindingCode): Finding {
+  const finding = plan.findings.find(candidate => candidate.code === code)
+  if (!finding) throw new Error(`No ${code} among ${codesOf(plan).join(', ')}`)
+  return finding
 }

@@ -10,7 +10,7 @@ import {
 } from '@snowdrift/core'
 import { FindingNote } from '../../../parts/FindingNote'
 import { LengthField } from '../../../parts/LengthField'
-import { OptionFields } from '../../../parts/OptionFields'
+import { OptionFields, type OptionValue } from '../../../parts/OptionFields'
 import { SelectField } from '../../../parts/SelectField'
 import { gridChoices } from '../../../views/grid-choices'
 
@@ -70,7 +70,7 @@ function withGrid({ grid: _before, ...file }: CoverFile, grid: string): CoverFil
   return grid === '' ? file : { ...file, grid }
 }
 
-function withOption(file: CoverFile, key: string, value: string | undefined): CoverFile {
+function withOption(file: CoverFile, key: string, value: OptionValue): CoverFile {
   const { [key]: _before, ...others } = file.options ?? {}
   return { ...file, options: value === undefined ? others : { ...others, [key]: value } }
 }

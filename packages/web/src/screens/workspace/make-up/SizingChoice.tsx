@@ -187,7 +187,14 @@ function computed(file: CoverFile): CoverFile {
 function byRecipe(file: CoverFile, recipe: FamilyRecipe): CoverFile {
   const { seam: _seam, ...rest } = file
   const { cover } = plannedOf(file)
-  const brought = cover ? recipe.options(cover.object, cover.unit, recipe.seam(cover.unit)) : {}
+  const brought = cover
+    ? recipe.options({
+        object: cover.object,
+        stack: cover.stack,
+        unit: cover.unit,
+        seam: recipe.seam(cover.unit),
+      })
+    : {}
   const kept = Object.entries(file.options ?? {}).filter(([key]) => !(key in brought))
   return { ...rest, options: Object.fromEntries(kept), sizing: { mode: 'recipe', recipe: recipe.id } }
 }

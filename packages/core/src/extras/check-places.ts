@@ -1,0 +1,111 @@
+import type { Strip } from '../families/strip.js'
+import { findingWhen, type Finding, type FindingData } from '../finding/finding.js'
+import { add, longest, mm, shortest, subtract, zero, type Length } from '../length/length.js'
+import { customary, type Unit } from '../length/unit.js'
+import type { Footprint } from './contract.js'
+
+/** An extra's ground, with the name that a finding calls it by and its place in the list of extras. */
+export interface NamedFootprint extends Footprint {
+  readonly name: string
+  readonly index: number
+}
+
+/** Extras that collide, reach over an edge, lie over a fold or in the turning opening. Source: docs/craft.md, Things added. */
+export function checkPlaces(strip: Strip, prints: readonly NamedFootprint[], unit: Unit): readonly Finding[] {
+  return [
+    ...prints.flatMap(checkEdge),
+    ...prints.flatMap(print => checkFolds(strip, print)),
+    ...prints.flatMap(print => checkOpening(strip, print, unit)),
+    ...prints.flatMap((first, index) => prints.slice(index + 1).flatMap(second => checkPair(first, second))),
+  ]
+}
+
+function checkEdge({ index, name, within, ...print }: NamedFootprint): readonly Finding[] {
+  if (!within) return []
+  const over = ([0, 1] as const).map(axis => {
+    const [start, end] = spanOf(print, axis)
+    const [first, last] = spanOf(within, axis)
+    return longest(subtract(first, start), subtract(end, last))
+  })
+  const [across = zero, along = zero] = over
+  const by = longest(across, along)
+  const data = { extra: name, on: within.name, by, room: across > along ? within.width : within.height }
+  return findingWhen(by > mm(0.05), 'extra-outside', `extra:${index}`, data)
+}
+
+function checkFolds({ lines }: Strip, { index, name, ...print }: NamedFootprint): readonly Finding[] {
+  if (print.crossesFolds) return []
+  const [left, right] = spanOf(print, 0)
+  const [top, bottom] = spanOf(print, 1)
+  const folds = lines.filter(({ kind }) => kind === 'fold')
+  const reaches = folds.map(({ from, to }) => {
+    const level = from[1] === to[1]
+    const [low, high, at] = level ? [top, bottom, from[1]] : [left, right, from[0]]
+    return shortest(subtract(at, low), subtract(high, at))
+  })
+  const by = longest(zero, ...reaches)
+  return findingWhen(by > mm(1), 'extra-over-fold', `extra:${index}`, { extra: name, by })
+}
+
+function checkOpening(
+  { lines }: Strip,
+  { index, name, ...print }: NamedFootprint,
+  unit: Unit,
+): readonly Finding[] {
+  const opening = lines.find(({ kind }) => kind === 'opening')
+  if (!opening || !print.atEdge) return []
+  const clear = customary(1 / 2, unit)
+  const over = ([0, 1] as const).map(axis => {
+    const [start, end] = spanOf(print, axis)
+    const [first, last] = [
+      shortest(opening.from[axis], opening.to[axis]),
+      longest(opening.from[axis], opening.to[axis]),
+    ]
+    return subtract(shortest(end, add(last, clear)), longest(start, subtract(first, clear)))
+  })
+  const [across = zero, along = zero] = over
+  const data = { extra: name, over: opening.from[1] === opening.to[1] ? across : along }
+  return findingWhen(
+    across >= zero && along >= zero && data.over > zero,
+    'extra-in-opening',
+    `extra:${index}`,
+    data,
+  )
+}
+
+const ways = { x: ['left', 'right'], y: ['up', 'down'] } as const
+
+function checkPair(first: NamedFootprint, second: NamedFootprint): readonly Finding[] {
+  if (first.face !== second.face || first.index === second.index) return []
+  const across = overlap(first, second, 0)
+  const along = overlap(first, second, 1)
+  const over = shortest(across.over, along.over)
+  const { axis, clear, way } =
+    across.clear <= along.clear ? { axis: 'x' as const, ...across } : { axis: 'y' as const, ...along }
+  const data: FindingData['extras-collide'] = {
+    first: first.name,
+    second: second.name,
+    over,
+    clear,
+    way: ways[axis][way],
+  }
+  return findingWhen(over > mm(0.05), 'extras-collide', `extra:${second.index}`, data)
+}
+
+/** How far two lie over each other along an axis, and how far the second has to go, and which way, to clear the first. */
+function overlap(first: NamedFootprint, second: NamedFootprint, axis: 0 | 1) {
+  const [a, b] = spanOf(first, axis)
+  const [c, d] = spanOf(second, axis)
+  const back = subtract(d, a)
+  const forth = subtract(b, c)
+  const way: 0 | 1 = back < forth ? 0 : 1
+  return { over: subtract(shortest(b, d), longest(a, c)), clear: shortest(back, forth), way }
+}
+
+function spanOf(
+  { at, width, height }: Pick<Footprint, 'at' | 'width' | 'height'>,
+  axis: 0 | 1,
+): readonly [Length, Length] {
+  const start = at[axis]
+  return [start, (start + (axis === 0 ? width : height)) as Length]
+}

@@ -1,0 +1,65 @@
+import { placePanels, totalWidth, type Face, type StripPoint } from '../families/strip.js'
+import type { Trait } from '../families/trait.js'
+import { add, negate, scale, subtract, zero, type Length } from '../length/length.js'
+import { largestReading, type CoveredObject } from '../object/reading.js'
+import type { ExtraJob } from './contract.js'
+
+/** How thick the closed thing is, as far as anybody measured it. */
+export function closedThickness(object: CoveredObject): Length {
+  return largestReading(object, 'thickness') ?? largestReading(object, 'contentsThickness') ?? zero
+}
+
+/** A place at which a closure begins, and which way it leads off the cover. */
+export interface ClosureEnd {
+  readonly at: StripPoint
+  readonly way: readonly [-1 | 0 | 1, -1 | 0 | 1]
+  readonly face: Face
+}
+
+/**
+ * The two ends that a closure draws together: fore-edges of a book, the free ends of a wrap, the short ends of a case
+ * that folds over, the mouths of a pouch. `y` from below moves them along the edge; the middle where it is left out.
+ */
+export function closureEnds(
+  { cover: { strip }, traits }: Pick<ExtraJob<unknown>, 'cover' | 'traits'>,
+  y?: Length,
+): readonly [ClosureEnd, ClosureEnd] {
+  const placed = placePanels(strip.panels)
+  const total = totalWidth(strip.panels)
+  const high = strip.height
+  const level = y === undefined ? scale(high, 1 / 2) : subtract(high, y)
+  if (traits.includes('device')) {
+    const wall = placed.find(({ kind }) => kind === 'wall')
+    const middle = scale(wall?.width ?? total, 1 / 2)
+    if (!wall)
+      return [
+        { at: [middle, zero], way: [0, -1], face: 'outside' },
+        { at: [middle, high], way: [0, 1], face: 'outside' },
+      ]
+    return [
+      { at: [middle, zero], way: [0, -1], face: 'outside' },
+      { at: [add(wall.width, middle), zero], way: [0, -1], face: 'outside' },
+    ]
+  }
+  const sewnOn = traits.includes('flaps')
+  const [first, last] = [placed.at(0), placed.at(-1)]
+  const left = sewnOn && first?.kind === 'flap' ? first.width : zero
+  const right = sewnOn && last?.kind === 'flap' ? last.width : zero
+  return [
+    { at: [left, level], way: [-1, 0], face: 'outside' },
+    { at: [subtract(total, right), level], way: [1, 0], face: 'outside' },
+  ]
+}
+
+/** A point so far from an end on its way off the cover; back onto it where `by` is negative. */
+export function offEnd({ at, way }: ClosureEnd, by: Length): StripPoint {
+  const step = (sign: -1 | 0 | 1) => (sign === 0 ? zero : sign === 1 ? by : negate(by))
+  return [add(at[0], step(way[0])), add(at[1], step(way[1]))]
+}
+
+/** Why what is sewn into a seam cannot go on glued boards. */
+export function refusesGlued(traits: readonly Trait[]): string | undefined {
+  return traits.includes('glued') && !traits.includes('boards')
+    ? 'nothing can be sewn to cloth that is glued on for good.'
+    : undefined
+}

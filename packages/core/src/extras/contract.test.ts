@@ -1,0 +1,56 @@
+import { expect } from 'chai'
+import { findFamily, families } from '../families/registry.js'
+import { listOptionFields } from '../families/option-fields.js'
+import type { CoverFile } from '../file/cover-schema.js'
+import { codesOf, familyFile, planFrom } from '../file/testing/cover-files.js'
+import { totalOf } from '../piece/reason.js'
+import { extras } from './registry.js'
+
+const padded: CoverFile['layers'] = [
+  { role: 'lining', thickness: '0.25 mm' },
+  { role: 'padding', thickness: '2 mm' },
+  { role: 'outer', thickness: '0.3125 mm' },
+]
+
+for (const extra of extras)
+  describe(`the extra ${extra.type}`, () => {
+    const carriers = families.filter(({ traits }) => extra.refuses(traits) === undefined)
+    const withExtra = (family: string) =>
+      familyFile(family, { layers: padded, extras: [{ type: extra.type }] })
+
+    it('is carried by some way of making', () => {
+      expect(carriers).not.to.have.length(0)
+    })
+
+    for (const { id } of carriers)
+      it(`plans with its defaults on a ${id}: sizes add up, nothing hangs over, it is told apart`, () => {
+        const plan = planFrom(withExtra(id))
+        const bare = planFrom(familyFile(id, { layers: padded }))
+        const brought = plan.pieces.filter(piece => piece.id in plan.extraPieces)
+        expect(plan.pieces.length - bare.pieces.length).to.equal(brought.length)
+        for (const piece of brought) {
+          expect(piece.id.startsWith(extra.type)).to.equal(true)
+          for (const side of [piece.width, piece.height]) expect(totalOf(side.reasons)).to.equal(side.exact)
+        }
+        expect(codesOf(plan)).not.to.include.members(['extra-outside'])
+        expect(codesOf(plan)).not.to.include('extra-not-carried')
+        expect(JSON.parse(JSON.stringify(plan))).to.deep.equal(plan)
+      })
+
+    it('is left out, and found fault with, where a way of making cannot carry it', () => {
+      for (const { id } of families.filter(({ traits }) => extra.refuses(traits) !== undefined)) {
+        const plan = planFrom(withExtra(id))
+        expect(codesOf(plan)).to.include('extra-not-carried')
+        expect(plan.extraPieces).to.deep.equal({})
+        expect(findFamily(id)?.traits.length).to.be.above(0)
+      }
+    })
+
+    it('has words for itself and each of its options, and says where it sits', () => {
+      for (const words of [extra.words.name, extra.words.summary]) expect(words).to.match(/\w{3}/)
+      const schema = extra.options('mm')
+      const keys = listOptionFields(schema).map(([key]) => key)
+      expect(keys).to.deep.equal(Object.keys(schema.shape))
+      expect(keys).to.include.members(['on', 'x', 'y'])
+    })
+  })

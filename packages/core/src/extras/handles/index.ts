@@ -1,0 +1,113 @@
+import { z } from 'zod'
+import { choiceOption, lengthOption } from '../../families/option-fields.js'
+import type { StripShape } from '../../families/strip.js'
+import { findingWhen } from '../../finding/finding.js'
+import { add, inches, mm, scale, subtract, type Length } from '../../length/length.js'
+import { customary } from '../../length/unit.js'
+import { outerOf } from '../../material/layer.js'
+import { because, times, twice } from '../../piece/reason.js'
+import { sideRoundedUp } from '../../piece/side.js'
+import { closureEnds, refusesGlued } from '../closure.js'
+import { defineExtra, extraPlan, type ExtraJob, type Footprint } from '../contract.js'
+import { placeOptions, type Place } from '../place.js'
+
+interface HandlesOptions extends Place {
+  readonly fold?: 'four' | 'three' | undefined
+  readonly width?: Length | undefined
+  readonly length?: Length | undefined
+  readonly span?: Length | undefined
+}
+
+/** A handle at each fore-edge, feet equally far from top and bottom. Source: docs/craft.md, Handles. */
+export const handles = defineExtra<HandlesOptions>({
+  type: 'handles',
+  version: 1,
+  words: { name: 'Pair of handles', summary: 'A handle at each fore-edge, to carry it like a bag.' },
+  group: 'carrying',
+  refuses: traits => {
+    if (!traits.includes('book')) return 'it has no two fore-edges to hang from.'
+    return refusesGlued(traits)
+  },
+  options: unit =>
+    z.strictObject({
+      fold: choiceOption(
+        { four: 'in four', three: 'in three, raw edge inside' },
+        { label: 'Folded', help: 'In three only with cloth that does not fray.' },
+      ),
+      width: lengthOption(
+        unit,
+        { min: mm(8), max: mm(100) },
+        { label: 'Handle width', help: 'Finished. 1 in unless set.' },
+      ),
+      length: lengthOption(
+        unit,
+        { min: mm(80), max: mm(1500), usual: unit === 'in' ? [inches(10), inches(16)] : [mm(250), mm(400)] },
+        { label: 'Handle length', help: 'Between its seams. 12 in unless set; 10 to 16 in.' },
+      ),
+      span: lengthOption(
+        unit,
+        { min: mm(20), max: mm(600) },
+        {
+          label: 'Feet apart',
+          help: 'Inside the feet. 4 in unless set; a tab between them needs its width and 1 in.',
+        },
+      ),
+      ...placeOptions(unit),
+    }),
+  plan: job => {
+    const { unit, grid, seam, stack, options, about } = job
+    const {
+      fold = 'four',
+      width = customary(1, unit),
+      length = customary(12, unit),
+      span = customary(4, unit),
+    } = options
+    const folds = fold === 'four' ? 4 : 3
+    const outer = outerOf(stack)
+    const least = add(customary(3 / 2, unit), customary(1, unit))
+    return extraPlan({
+      pieces: [
+        {
+          id: 'handles',
+          role: 'outer',
+          count: 2,
+          width: sideRoundedUp([...because('length of a handle', length), ...twice('seam', seam)], grid),
+          height: sideRoundedUp(times(folds, `width, folded in ${fold}`, width), grid),
+        },
+      ],
+      ...drawn(job, width, span),
+      findings: [
+        ...findingWhen(span < least, 'handle-span', about, { span, least }),
+        ...findingWhen(fold === 'three' && outer.frays !== 'none', 'handle-frays', about, {
+          cloth: outer.name || 'the outer cloth',
+        }),
+      ],
+      caught: scale(outer.thickness, folds),
+    })
+  },
+})
+
+/** Feet at both fore-edges, drawn a finger's width in. */
+function drawn(job: ExtraJob<HandlesOptions>, width: Length, span: Length) {
+  const reach = add(scale(span, 1 / 2), scale(width, 1 / 2))
+  const depth = customary(1 / 2, job.unit)
+  const feet = closureEnds(job, job.options.y).flatMap(({ at: [x, y], way }) =>
+    [-1, 1].map(up => {
+      const left = way[0] < 0 ? x : subtract(x, depth)
+      return {
+        at: [left, add(y, scale(reach, up), scale(width, -1 / 2))] as const,
+        width: depth,
+        height: width,
+      }
+    }),
+  )
+  return {
+    shapes: feet.map((foot): StripShape => ({ piece: 'handles', name: 'handle', face: 'outside', ...foot })),
+    footprints: feet.map((foot): Footprint => ({
+      ...foot,
+      face: 'outside',
+      crossesFolds: true,
+      atEdge: true,
+    })),
+  }
+}

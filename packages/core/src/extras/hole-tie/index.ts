@@ -1,0 +1,68 @@
+import { z } from 'zod'
+import { lengthOption } from '../../families/option-fields.js'
+import { mm, negate, scale, subtract, type Length } from '../../length/length.js'
+import { customary } from '../../length/unit.js'
+import { times } from '../../piece/reason.js'
+import { sideRoundedUp } from '../../piece/side.js'
+import { closureEnds, offEnd } from '../closure.js'
+import { defineExtra, extraPlan } from '../contract.js'
+import { placeOptions, type Place } from '../place.js'
+
+interface HoleTieOptions extends Place {
+  readonly tail?: Length | undefined
+}
+
+/** A hole at each fore-edge; one ribbon, halved, each half looped through itself. Source: docs/craft.md, Closures. */
+export const holeTie = defineExtra<HoleTieOptions>({
+  type: 'hole-tie',
+  version: 1,
+  words: {
+    name: 'Ties through holes',
+    summary: 'A punched hole at each fore-edge, a ribbon looped through itself.',
+  },
+  group: 'closure',
+  refuses: traits => {
+    if (traits.includes('zipped')) return 'it closes with its zip already.'
+    return traits.includes('device') ? 'a hole would let the device be scratched.' : undefined
+  },
+  options: unit =>
+    z.strictObject({
+      tail: lengthOption(
+        unit,
+        { min: mm(30), max: mm(600) },
+        { label: 'Tail', help: 'What hangs from each hole. 8 in unless set.' },
+      ),
+      ...placeOptions(unit),
+    }),
+  plan: job => {
+    const { unit, grid, options } = job
+    const tail = options.tail ?? customary(8, unit)
+    const inset = customary(1 / 2, unit)
+    const diameter = mm(5)
+    const holes = closureEnds(job, options.y).map(end => ({ at: offEnd(end, negate(inset)), diameter }))
+    return extraPlan({
+      notions: [
+        {
+          id: 'ribbon',
+          count: 1,
+          length: sideRoundedUp(times(4, 'four times the tail', tail), grid),
+          measureFirst: false,
+        },
+      ],
+      holes,
+      lines: closureEnds(job, options.y).map(end => ({
+        kind: 'tie' as const,
+        from: offEnd(end, negate(inset)),
+        to: offEnd(end, customary(2, unit)),
+        label: 'tie',
+      })),
+      footprints: holes.map(({ at }) => ({
+        at: [subtract(at[0], scale(diameter, 1 / 2)), subtract(at[1], scale(diameter, 1 / 2))] as const,
+        width: diameter,
+        height: diameter,
+        face: 'outside' as const,
+        crossesFolds: true,
+      })),
+    })
+  },
+})

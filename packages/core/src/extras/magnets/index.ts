@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import { lengthOption } from '../../families/option-fields.js'
+import { findingWhen } from '../../finding/finding.js'
+import { add, mm, negate, scale, subtract, zero, type Length } from '../../length/length.js'
+import { customary } from '../../length/unit.js'
+import { closureEnds, offEnd } from '../closure.js'
+import { defineExtra, extraPlan } from '../contract.js'
+import { placeOptions, type Place } from '../place.js'
+
+interface MagnetsOptions extends Place {
+  readonly diameter?: Length | undefined
+  readonly fromSensor?: Length | undefined
+}
+
+/** A pair of magnets, 2 in or more from a device's sleep sensor. Source: docs/craft.md, For devices. */
+export const magnets = defineExtra<MagnetsOptions>({
+  type: 'magnets',
+  version: 1,
+  words: {
+    name: 'Pair of magnets',
+    summary: 'Close the mouth or the flap. Keep them from children, cards, implants and sleep sensors.',
+  },
+  group: 'device',
+  refuses: traits => (traits.includes('zipped') ? 'it closes with its zip already.' : undefined),
+  options: unit =>
+    z.strictObject({
+      diameter: lengthOption(
+        unit,
+        { min: mm(3), max: mm(40) },
+        { label: 'Magnet', help: 'Across. ½ in unless set.' },
+      ),
+      fromSensor: lengthOption(
+        unit,
+        { min: zero, max: mm(500) },
+        { label: 'To the sleep sensor', help: 'Of a device, measured on it. 2 in is safe.' },
+      ),
+      ...placeOptions(unit),
+    }),
+  plan: job => {
+    const { unit, options, about } = job
+    const diameter = options.diameter ?? customary(1 / 2, unit)
+    const least = customary(2, unit)
+    const distance = options.fromSensor ?? least
+    const holes = closureEnds(job, options.y).map(end => ({
+      at: offEnd(end, negate(customary(3 / 4, unit))),
+      diameter,
+    }))
+    const half = scale(diameter, 1 / 2)
+    return extraPlan({
+      notions: [{ id: 'magnet', count: 2, measureFirst: false }],
+      holes,
+      footprints: holes.map(({ at }) => ({
+        at: [subtract(at[0], half), subtract(at[1], half)] as const,
+        width: add(half, half),
+        height: diameter,
+        face: 'outside' as const,
+        crossesFolds: false,
+      })),
+      findings: findingWhen(distance < least, 'magnet-near-sensor', about, { distance, least }),
+    })
+  },
+})

@@ -1,0 +1,73 @@
+import { z } from 'zod'
+import { lengthOption } from '../../families/option-fields.js'
+import { placePanels } from '../../families/strip.js'
+import { findingWhen } from '../../finding/finding.js'
+import { mm, type Length } from '../../length/length.js'
+import { customary } from '../../length/unit.js'
+import { because, twice } from '../../piece/reason.js'
+import { sideRoundedUp } from '../../piece/side.js'
+import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
+import { findGround, footprintOn, placeOn, placeOptions, type Ground, type Place } from '../place.js'
+
+interface PatchOptions extends Place {
+  readonly width?: Length | undefined
+  readonly height?: Length | undefined
+}
+
+/** A label or a motif, turned under ¼ in, on one layer before layers join. Source: docs/craft.md, Trimmings. */
+export const patch = defineExtra<PatchOptions>({
+  type: 'patch',
+  version: 1,
+  words: { name: 'Label or motif', summary: 'A patch stitched to the outside before the layers are joined.' },
+  group: 'trimming',
+  refuses: () => undefined,
+  options: unit =>
+    z.strictObject({
+      width: lengthOption(
+        unit,
+        { min: mm(5), max: mm(600) },
+        { label: 'Width', help: 'Finished. 3 in unless set.' },
+      ),
+      height: lengthOption(
+        unit,
+        { min: mm(5), max: mm(600) },
+        { label: 'Height', help: 'Finished. 2 in unless set.' },
+      ),
+      ...placeOptions(unit),
+    }),
+  plan: job => {
+    const { unit, grid, options, about } = job
+    const ground = groundOf(job)
+    if (!ground)
+      return extraPlan({
+        findings: findingWhen(true, 'extra-not-carried', about, {
+          extra: 'Label or motif',
+          why: `there is no piece “${options.on ?? 'outer'}” to sew it on.`,
+        }),
+      })
+    const size = { width: options.width ?? customary(3, unit), height: options.height ?? customary(2, unit) }
+    const at = placeOn(ground, options, size, [0.5, 0.62])
+    const under = twice('turned under', customary(1 / 4, unit))
+    return extraPlan({
+      pieces: [
+        {
+          id: 'patch',
+          role: 'trim',
+          count: 1,
+          width: sideRoundedUp([...because('finished width', size.width), ...under], grid),
+          height: sideRoundedUp([...because('finished height', size.height), ...under], grid),
+        },
+      ],
+      shapes: [{ piece: 'patch', name: 'label', face: ground.face, at, ...size }],
+      footprints: [footprintOn(ground, at, size)],
+    })
+  },
+})
+
+/** Where nobody says where it goes, the middle of the front. */
+function groundOf({ cover, options }: ExtraJob<PatchOptions>): Ground | undefined {
+  const ground = findGround(cover, options.on, ['outer'])
+  const front = placePanels(cover.strip.panels).findLast(({ id }) => id === 'front')
+  if (!ground || options.x !== undefined || options.on !== undefined || !front) return ground
+  return { ...ground, name: 'front', at: [front.x, ground.at[1]], width: front.width }
+}

@@ -1,0 +1,81 @@
+import { lengthOption, textOption } from '../families/option-fields.js'
+import type { FamilyPlan } from '../families/contract.js'
+import { placePanels, totalWidth, type Face, type StripArea, type StripPoint } from '../families/strip.js'
+import { add, mm, scale, subtract, zero, type Length } from '../length/length.js'
+import type { Unit } from '../length/unit.js'
+import type { Footprint } from './contract.js'
+
+/** Where an extra sits: on a piece, so far from its lower left corner as seen from its right side. */
+export interface Place {
+  readonly on?: string | undefined
+  readonly x?: Length | undefined
+  readonly y?: Length | undefined
+}
+
+/** The options that say where an extra sits; a part of every extra's own. */
+export function placeOptions(unit: Unit) {
+  const range = { min: zero, max: mm(3000) }
+  return {
+    on: textOption(60, { label: 'Sits on', help: 'The piece that carries it.' }),
+    x: lengthOption(unit, range, {
+      label: 'From the left',
+      help: 'As seen from the right side of that piece.',
+    }),
+    y: lengthOption(unit, range, { label: 'From below', help: 'From the lower edge of that piece.' }),
+  }
+}
+
+/** The ground of a piece on the strip. On the inside, left and right are seen mirrored. */
+export interface Ground extends Omit<StripArea, 'piece'> {
+  readonly name: string
+  readonly face: Face
+}
+
+/** The ground of a piece, or of the first of `usual` that the cover has. Undefined where it has none of them. */
+export function findGround(
+  cover: FamilyPlan,
+  on: string | undefined,
+  usual: readonly string[],
+): Ground | undefined {
+  const wanted = on === undefined ? usual : [on]
+  const piece = wanted.flatMap(id => cover.pieces.filter(known => known.id === id))[0]
+  if (!piece) return undefined
+  const { strip } = cover
+  const name = piece.id.replaceAll('-', ' ')
+  const flap = placePanels(strip.panels).findLast(({ kind }) => kind === 'flap')
+  if (piece.id.startsWith('flap') && flap)
+    return { name, face: 'inside', at: [flap.x, zero], width: flap.width, height: strip.height }
+  const face = piece.role === 'outer' ? 'outside' : 'inside'
+  const area = [...strip.cutPieces, ...strip.areas, ...strip.shapes].findLast(
+    known => known.piece === piece.id,
+  )
+  const { at, width, height } = area ?? {
+    at: [zero, zero],
+    width: totalWidth(strip.panels),
+    height: strip.height,
+  }
+  return { name, face, at, width, height }
+}
+
+export interface Size {
+  readonly width: Length
+  readonly height: Length
+}
+
+/** Where something of a size lies on its ground: where it was put, else with its middle at `usual` shares of it. */
+export function placeOn(
+  ground: Ground,
+  { x, y }: Place,
+  { width, height }: Size,
+  usual: readonly [number, number] = [0.5, 0.5],
+): StripPoint {
+  const left = x ?? subtract(scale(ground.width, usual[0]), scale(width, 1 / 2))
+  const low = y ?? subtract(scale(ground.height, usual[1]), scale(height, 1 / 2))
+  const fromLeft = ground.face === 'inside' ? subtract(subtract(ground.width, left), width) : left
+  return [add(ground.at[0], fromLeft), add(ground.at[1], subtract(subtract(ground.height, low), height))]
+}
+
+/** The footprint of something of a size on its ground. */
+export function footprintOn(ground: Ground, at: StripPoint, size: Size): Footprint {
+  return { ...size, at, face: ground.face, within: ground }
+}

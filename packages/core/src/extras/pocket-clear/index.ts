@@ -1,0 +1,42 @@
+import { z } from 'zod'
+import { findingWhen } from '../../finding/finding.js'
+import { customary } from '../../length/unit.js'
+import { mm } from '../../length/length.js'
+import { layerOf } from '../../material/layer.js'
+import { because } from '../../piece/reason.js'
+import { sideRoundedUp } from '../../piece/side.js'
+import { refusesGlued } from '../closure.js'
+import { defineExtra, type ExtraJob } from '../contract.js'
+import type { Size } from '../place.js'
+import { planPocket, pocketOptions, pocketThickness, type PocketOptions } from '../pocket.js'
+
+/** Clear vinyl, folded at the mouth and stitched to the flap only. Source: docs/craft.md, Pockets. */
+export const pocketClear = defineExtra<PocketOptions>({
+  type: 'pocket-clear',
+  version: 1,
+  words: { name: 'Clear pocket', summary: 'Clear vinyl over a card that stays in sight. No iron near it.' },
+  group: 'pocket',
+  refuses: refusesGlued,
+  options: unit => z.strictObject(pocketOptions(unit)),
+  thickness: brief => pocketThickness(brief, stack => layerOf(stack, 'clear')?.thickness ?? mm(0.2)),
+  plan: job => planPocket(job, 'Clear pocket', size => makeClear(job, size)),
+})
+
+function makeClear({ unit, grid, options, traits, about }: ExtraJob<PocketOptions>, { width, height }: Size) {
+  const through = options.on === 'outer' && traits.includes('book')
+  return {
+    pieces: [
+      {
+        id: 'pocket-clear',
+        role: 'clear' as const,
+        count: 1,
+        width: sideRoundedUp(because('finished width', width), grid),
+        height: sideRoundedUp(
+          [...because('finished height', height), ...because('fold at the mouth', customary(1 / 2, unit))],
+          grid,
+        ),
+      },
+    ],
+    findings: findingWhen(through, 'pocket-through-outside', about, { extra: 'Clear pocket', on: 'outer' }),
+  }
+}

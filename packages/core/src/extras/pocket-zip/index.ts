@@ -1,0 +1,52 @@
+import { z } from 'zod'
+import type { StripLine } from '../../families/strip.js'
+import { scale, zero } from '../../length/length.js'
+import { customary } from '../../length/unit.js'
+import type { Piece } from '../../piece/piece.js'
+import { because, twice } from '../../piece/reason.js'
+import { sideRoundedUp } from '../../piece/side.js'
+import { refusesGlued } from '../closure.js'
+import { defineExtra, type ExtraJob } from '../contract.js'
+import type { Size } from '../place.js'
+import {
+  facedPly,
+  planPocket,
+  pocketOptions,
+  pocketThickness,
+  turnedUnder,
+  type PocketOptions,
+} from '../pocket.js'
+
+/** A low and a high part, two of each, with a zip between them. Source: docs/craft.md, Pockets. */
+export const pocketZip = defineExtra<PocketOptions>({
+  type: 'pocket-zip',
+  version: 1,
+  words: { name: 'Zip pocket', summary: 'Two doubled strips with a zip between them: nothing falls out.' },
+  group: 'pocket',
+  refuses: refusesGlued,
+  options: unit => z.strictObject(pocketOptions(unit)),
+  thickness: brief => pocketThickness(brief, facedPly),
+  plan: job => planPocket(job, 'Zip pocket', size => makeZip(job, size)),
+})
+
+function makeZip({ unit, grid }: ExtraJob<PocketOptions>, { width, height }: Size) {
+  const seam = twice('seam', turnedUnder(unit))
+  const part = (name: 'low' | 'high', share: number): Piece => ({
+    id: `pocket-zip-${name}`,
+    role: 'outer',
+    count: 2,
+    width: sideRoundedUp([...because('finished width', width), ...seam], grid),
+    height: sideRoundedUp([...because(`${name} part of the height`, scale(height, share)), ...seam], grid),
+  })
+  const y = scale(height, 1 / 3)
+  const zip: StripLine = { kind: 'zip', from: [zero, y], to: [width, y] }
+  const length = sideRoundedUp(
+    [...because('finished width', width), ...because('to sew in', customary(2, unit))],
+    grid,
+  )
+  return {
+    pieces: [part('low', 2 / 3), part('high', 1 / 3)],
+    notions: [{ id: 'pocket-zip-zip', count: 1, length, measureFirst: false }],
+    lines: [zip],
+  }
+}

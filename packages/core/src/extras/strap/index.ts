@@ -1,0 +1,81 @@
+import { z } from 'zod'
+import { lengthOption } from '../../families/option-fields.js'
+import { mm, scale, subtract, type Length } from '../../length/length.js'
+import { customary } from '../../length/unit.js'
+import { because, twice } from '../../piece/reason.js'
+import { sideRoundedUp } from '../../piece/side.js'
+import { closedThickness, closureEnds, offEnd, refusesGlued } from '../closure.js'
+import { defineExtra, extraPlan } from '../contract.js'
+import { placeOptions, type Place } from '../place.js'
+
+interface StrapOptions extends Place {
+  readonly width?: Length | undefined
+}
+
+/** A pointed strap from back to front with hook-and-loop, soft side on the strap. Source: docs/craft.md, Closures. */
+export const strap = defineExtra<StrapOptions>({
+  type: 'strap',
+  version: 1,
+  words: {
+    name: 'Strap',
+    summary: 'A pointed strap over the fore-edge, closed by hook-and-loop; soft side on the strap.',
+  },
+  group: 'closure',
+  refuses: traits => (traits.includes('zipped') ? 'it closes with its zip already.' : refusesGlued(traits)),
+  options: unit =>
+    z.strictObject({
+      width: lengthOption(
+        unit,
+        { min: mm(15), max: mm(150) },
+        { label: 'Strap width', help: 'Finished. 2 in unless set.' },
+      ),
+      ...placeOptions(unit),
+    }),
+  plan: job => {
+    const { unit, grid, object, options } = job
+    const width = options.width ?? customary(2, unit)
+    const length = sideRoundedUp(
+      [
+        ...because('sewn to the back', customary(2, unit)),
+        ...because('over the thickness', closedThickness(object)),
+        ...because('onto the front', customary(4, unit)),
+      ],
+      grid,
+    )
+    const [back] = closureEnds(job, options.y)
+    const base = offEnd(back, scale(customary(2, unit), -1))
+    const half = scale(width, 1 / 2)
+    const sideways = back.way[0] !== 0
+    const [first, second] = [base, offEnd(back, subtract(length.exact, customary(2, unit)))]
+    const corner = (axis: 0 | 1): Length => (first[axis] < second[axis] ? first[axis] : second[axis])
+    const at = sideways
+      ? ([corner(0), subtract(back.at[1], half)] as const)
+      : ([subtract(back.at[0], half), corner(1)] as const)
+    const size = sideways ? { width: length.exact, height: width } : { width, height: length.exact }
+    return extraPlan({
+      pieces: [
+        {
+          id: 'strap',
+          role: 'outer',
+          count: 1,
+          width: length,
+          height: sideRoundedUp(
+            [...twice('finished width', width), ...because('seam', customary(1 / 4, unit))],
+            grid,
+          ),
+          measureFirst: true,
+        },
+      ],
+      notions: [
+        {
+          id: 'hook-and-loop',
+          count: 1,
+          length: sideRoundedUp(because('as usual', customary(2, unit)), grid),
+          measureFirst: true,
+        },
+      ],
+      shapes: [{ piece: 'strap', name: 'strap', face: 'outside', at, ...size }],
+      footprints: [{ at, ...size, face: 'outside', crossesFolds: true }],
+    })
+  },
+})

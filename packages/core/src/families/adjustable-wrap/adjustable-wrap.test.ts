@@ -1,0 +1,127 @@
+import { expect } from 'chai'
+import type { CoverFile, TypedObject } from '../../file/cover-schema.js'
+import {
+  codesOf,
+  cutOf,
+  everyReading,
+  exactOf,
+  familyFile,
+  findingOf,
+  panelsOf,
+  planFrom,
+} from '../../file/testing/cover-files.js'
+import { planToJson } from '../../file/plan-json.js'
+import { readCover } from '../../file/read-cover.js'
+
+const book = (changes: Readonly<Record<string, string>> = {}): TypedObject => ({
+  kind: 'softcover',
+  readings: Object.fromEntries(
+    Object.entries({
+      height: '240 mm',
+      width: '160 mm',
+      thickness: '20 mm',
+      boardThickness: '2 mm',
+      ...changes,
+    }).map(([key, value]) => [key, [value]]),
+  ),
+})
+const wrapFor = (objects: TypedObject[], changes: Partial<CoverFile> = {}) => {
+  const { object: _object, ...file } = familyFile('adjustable-wrap', changes)
+  return planFrom({ ...file, objects })
+}
+const servesOf = (plan: ReturnType<typeof planFrom>) =>
+  plan.serves?.map(({ free, reason }) => [Math.round((free / 320) * 100) / 100, reason ?? 'served'])
+
+describe('an adjustable wrap', () => {
+  const plan = planFrom(familyFile('adjustable-wrap', { object: everyReading }))
+
+  it('is as wide as fixed flap, the largest book and the free end', () => {
+    // room in the board 160 − 10 = 150; the strap ends at 100 + 12 − 6 + 38 = 144: the whole room stays free
+    // 100 + (340 + 2 + 1.27627 + 5) + 150 + 12 + 1 = 611.2763
+    expect(exactOf(plan, 'outer')).to.deep.equal([611.2763, 261.2763])
+    expect(cutOf(plan, 'outer')).to.equal('1 × 612 mm × 262 mm')
+    // 612 − 13 − 100 − 348.27627
+    expect(panelsOf(plan)).to.deep.include({ 'fixed-flap': 100, 'free-end': 150.7237 })
+  })
+
+  it('cuts two strips for the strap, to be measured first', () => {
+    // 262 + 12 by 76
+    expect(cutOf(plan, 'strap')).to.equal('2 × 274 mm × 76 mm')
+    expect(plan.pieces.find(({ id }) => id === 'strap')?.measureFirst).to.equal(true)
+  })
+
+  it('insets the interfacing by a quarter unless said', () => {
+    const faced = planFrom(
+      familyFile('adjustable-wrap', {
+        layers: [
+          { role: 'interfacing', thickness: '0.25 mm' },
+          { role: 'outer', thickness: '0.3125 mm' },
+        ],
+      }),
+    )
+    // s = 0.25 + 0.15625, as before; 612 − 12, 262 − 12
+    expect(cutOf(faced, 'interfacing')).to.equal('1 × 600 mm × 250 mm')
+  })
+
+  it('judges the height only, and lists whom it serves', () => {
+    const json = planToJson(plan, 'mm')
+    expect(Object.keys(json.ease ?? {})).to.deep.equal(['height'])
+    expect(json.serves).to.deep.equal([{ book: 1, free: { mm: 150.7237 }, served: true }])
+  })
+
+  it('keeps the strap off the fold where the board is too narrow for both', () => {
+    // room 145 − 10 = 135 is under 144: the free end stops ¼ in before the strap, 106 − 6 = 100
+    const narrow = wrapFor([book({ width: '145 mm' })])
+    // body 2·145 + 20 + 8.27627 = 318.27627; 100 + 318.27627 + 100 + 13 = 531.28 → 532; free 532 − 13 − 100 − 318.27627
+    expect(servesOf(narrow)).to.deep.equal([[100.72, 'served']])
+  })
+})
+
+describe('whom an adjustable wrap serves', () => {
+  it('follows from the free end that each book leaves', () => {
+    const plan = wrapFor([book(), book({ thickness: '12 mm' }), book({ height: '220 mm' })])
+    // the thinner leaves 8 more: 158.72 over 150 and a millimetre
+    expect(servesOf(plan)).to.deep.equal([
+      [150.72, 'served'],
+      [158.72, 'free-too-long'],
+      [150.72, 'too-low'],
+    ])
+    expect(codesOf(plan).filter(code => code === 'book-not-served')).to.have.length(2)
+    expect(findingOf(plan, 'book-not-served').data).to.include({ book: 2, reason: 'free-too-long' })
+  })
+
+  it('says when the free end is too short to grip, or the fixed flap too deep', () => {
+    const options = { freeFlap: '90 mm' }
+    // the thicker takes 20 more: 70.7 under 76 − 1
+    expect(
+      servesOf(wrapFor([book(), book({ thickness: '40 mm' })], { options: { freeFlap: '60 mm' } }))?.[1]?.[1],
+    ).to.equal('grip-too-short')
+    expect(servesOf(wrapFor([book()], { options }))).to.deep.equal([[90.72, 'served']])
+    // 160 over 150 + 1
+    expect(servesOf(wrapFor([book()], { options: { ...options, fixedFlap: '160 mm' } }))?.[0]?.[1]).to.equal(
+      'fixed-too-long',
+    )
+  })
+
+  it('says when the strap would lie on the fold', () => {
+    // between 100 and 144 the strap is on it
+    expect(servesOf(wrapFor([book()], { options: { freeFlap: '120 mm' } }))?.[0]?.[1]).to.equal(
+      'strap-on-fold',
+    )
+  })
+
+  it('reads one thing or a list, not both, and needs every reading of each', () => {
+    const { object, ...file } = familyFile('adjustable-wrap')
+    const read = (changes: object) => {
+      const result = readCover({ ...file, ...changes })
+      return result.ok ? [] : result.issues.map(({ path }) => path)
+    }
+    expect(read({ objects: [book(), book()] })).to.deep.equal([])
+    expect(read({ object, objects: [book()] })).to.deep.equal(['objects'])
+    expect(read({ objects: [book(), { kind: 'softcover', readings: { width: ['100'] } }] })).to.deep.equal([
+      'objects[1].readings.height',
+      'objects[1].readings',
+    ])
+    expect(read({ family: 'slip-cover', objects: [book()] })).to.deep.equal(['objects'])
+  })
+})

@@ -1,0 +1,96 @@
+import { findingWhen, type Finding } from '../../finding/finding.js'
+import { checkFit } from '../../fit/fit.js'
+import { slipOnBands } from '../../fit/verdict.js'
+import { customary } from '../../length/unit.js'
+import { wrappedBookReadings } from '../../object/required.js'
+import { bookSection, defaultBookEase } from '../book.js'
+import { defineFamily, type Job } from '../contract.js'
+import { piled, type Joining } from '../joining.js'
+import { plyOf } from '../section.js'
+import { caughtIn, flapPlies, seamBulk } from '../seam.js'
+import { serveBooks, type ServedBook } from './books.js'
+import { options, resolveOptions, type AdjustableWrapOptions } from './options.js'
+import { cutPieces } from './pieces.js'
+import { sizeBody } from './size.js'
+import { layStrip } from './strip.js'
+import { suits, words } from './words.js'
+
+export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
+  id: 'adjustable-wrap',
+  version: 1,
+  words,
+  traits: ['book', 'turned', 'sewn', 'lined', 'folds-over'],
+  suits,
+  requiredReadings: wrappedBookReadings,
+  boardCounts: true,
+  severalObjects: true,
+  ruleMeasures: [],
+  defaultSeam: unit => customary(1 / 4, unit),
+  defaultEase: defaultBookEase,
+  defaultInset: (role, unit) => (role === 'interfacing' ? customary(1 / 4, unit) : undefined),
+  options,
+  resolveOptions: job => {
+    const resolved = resolveOptions(job)
+    const body = sizeBody(job, resolved)
+    const [first] = serveBooks({ ...job, objects: [body.largest] }, resolved, {
+      width: body.finishedWidth,
+      bulk: body.bulk,
+    })
+    return { ...resolved, freeFlap: job.options.freeFlap ?? first?.free }
+  },
+  recipes: [],
+  plan: job => {
+    const { stack, seam } = job
+    const resolved = resolveOptions(job)
+    const body = sizeBody(job, resolved)
+    const pieces = cutPieces(job, body)
+    const served = serveBooks(job, resolved, { width: body.finishedWidth, bulk: body.bulk })
+    return {
+      pieces,
+      notions: [],
+      standOff: { body: body.bulk, flap: body.bulk },
+      fits: [body.fitHeight],
+      findings: [...checkFit(body.fitHeight, stack, slipOnBands), ...served.flatMap(checkServed)],
+      seams: [seamBulk('seam at the strap', caughtIn(stack, seam), flapPlies(stack, 'folded'))],
+      serves: served.map(({ book, free, reason }) => ({ book, free, ...(reason && { reason }) })),
+      strip: layStrip(job, body, pieces, resolved),
+      section: bookSection(body.largest, stack, { depth: resolved.fixedFlap, plies: stack.map(plyOf) }),
+      joinings: joinings(job),
+    }
+  },
+})
+
+function checkServed({ book, reason, found, limit }: ServedBook): readonly Finding[] {
+  if (!reason) return []
+  return findingWhen(true, 'book-not-served', 'option:freeFlap', { book, reason, found, limit })
+}
+
+function joinings({ stack }: Job<AdjustableWrapOptions>): readonly Joining[] {
+  const lining = stack.some(({ role }) => role === 'lining')
+  return [
+    {
+      id: 'close-round',
+      name: 'Strap on the lining, sew all round, turn',
+      layers: [
+        ...(lining ? [piled('lining', 'right side up')] : []),
+        piled('strap', 'right side up', 'right', 'strap, across the free end'),
+        piled('outer', 'right side down'),
+      ],
+      edges: ['left', 'right', 'top', 'bottom'],
+      how: 'stitch',
+      opening: true,
+      seenFrom: 'the wrong side of the outer',
+    },
+    {
+      id: 'fixed-flap',
+      name: 'Fold the fixed flap and stitch it top and bottom',
+      layers: [
+        piled(lining ? 'lining' : 'outer', 'right side up', undefined, 'the cover, inside up'),
+        piled('outer', 'right side up', 'left', 'its end folded back'),
+      ],
+      edges: ['top', 'bottom'],
+      how: 'stitch',
+      seenFrom: 'the inside of the cover',
+    },
+  ]
+}

@@ -1,0 +1,65 @@
+import type { Device } from '../fit/needed.js'
+import { add, negate, subtract, zero, type Length } from '../length/length.js'
+import type { Stack } from '../material/layer.js'
+import { largestReading, type CoveredObject } from '../object/reading.js'
+import type { RequiredReadings } from '../object/required.js'
+import type { Suitability } from './contract.js'
+import { plyOf, type Closing, type Section } from './section.js'
+import type { Panel, StripArea } from './strip.js'
+
+/** Width along the mouth, height from the mouth down, thickness: what a pouch needs. */
+export const deviceReadings: RequiredReadings = [[['height']], [['width']], [['thickness']]]
+
+/** The thing as it goes into a pouch; pockets inside make it thicker. */
+export function deviceOf(object: CoveredObject, inside: Length): Device {
+  return {
+    height: largestReading(object, 'height') ?? zero,
+    width: largestReading(object, 'width') ?? zero,
+    thickness: add(largestReading(object, 'thickness') ?? zero, inside),
+  }
+}
+
+/** A pouch takes anything flat; a book in daily use rather wants a cover. */
+export function suitsPouch(
+  object: CoveredObject,
+  why: { readonly device: string; readonly book: string },
+): Suitability {
+  const suits = object.kind === 'tablet' || object.kind === 'notebook' || object.kind === 'planner'
+  return { suits, why: object.kind === 'tablet' ? why.device : why.book }
+}
+
+/** The device inside its walls, seen from the bottom. */
+export function pouchSection(device: Device, stack: Stack, closing: Closing): Section {
+  return {
+    title: 'The device in its case, seen from below',
+    width: device.width,
+    thickness: device.thickness,
+    board: zero,
+    rounded: false,
+    device: true,
+    closing,
+    plies: stack.map(plyOf),
+  }
+}
+
+/** Two walls side by side: the back, and the front as it is seen. */
+export function wallPanels(width: Length): readonly Panel[] {
+  return [
+    { id: 'back', name: 'back', kind: 'wall', width },
+    { id: 'front', name: 'front', kind: 'wall', width },
+  ]
+}
+
+/** The cut edge of each wall, so far outside its seam line at the left, at the right and at the top. */
+export function wallCuts(
+  width: Length,
+  cut: { readonly width: Length; readonly height: Length },
+  out: { readonly side: Length; readonly top: Length },
+): readonly StripArea[] {
+  return [zero, width].map(left => ({
+    piece: 'outer',
+    at: [subtract(left, out.side), negate(out.top)],
+    width: cut.width,
+    height: cut.height,
+  }))
+}

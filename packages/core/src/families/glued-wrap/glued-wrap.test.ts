@@ -1,0 +1,63 @@
+import { expect } from 'chai'
+import type { CoverFile } from '../../file/cover-schema.js'
+import {
+  codesOf,
+  cutOf,
+  everyReading,
+  exactOf,
+  familyFile,
+  findingOf,
+  notionOf,
+  panelsOf,
+  planFrom,
+} from '../../file/testing/cover-files.js'
+import { planToJson } from '../../file/plan-json.js'
+
+const file = (changes: Partial<CoverFile> = {}) => familyFile('glued-wrap', changes)
+
+describe('a glued wrap', () => {
+  const plan = planFrom(file())
+
+  it('goes round the book and over the edges of its boards', () => {
+    // 340 + 2·(2 + 50) by 240 + 2·(2 + 50)
+    expect(exactOf(plan, 'outer')).to.deep.equal([444, 344])
+    expect(plan.pieces.map(({ id }) => id)).to.deep.equal(['outer'])
+    expect(panelsOf(plan)).to.deep.equal({ back: 160, spine: 20, front: 160 })
+  })
+
+  it('has no fit of its own', () => {
+    const json = planToJson(plan, 'mm')
+    expect(json).not.to.have.any.keys('ease', 'needed', 'finished')
+    expect(json.standOff).to.deep.equal({ body: { mm: 0.4063 } })
+  })
+
+  it('adds 4 mm a hinge where a groove was measured, or what is stated', () => {
+    const object = {
+      ...everyReading,
+      readings: { ...everyReading?.readings, grooveDepth: ['3 mm'] },
+    } as CoverFile['object']
+    expect(exactOf(planFrom(file({ object })), 'outer')[0]).to.equal(452)
+    const stated = planFrom(file({ object, options: { hingeGroove: '6 mm' } }))
+    expect(exactOf(stated, 'outer')[0]).to.equal(456)
+    expect(panelsOf(stated)).to.deep.include({ 'back-hinge': 6, 'front-hinge': 6 })
+  })
+
+  it('cuts pastedowns that stay inside the board', () => {
+    const lined = planFrom(file({ options: { pastedown: true } }))
+    // 160 − 3 by 240 − 6
+    expect(cutOf(lined, 'pastedown')).to.equal('2 × 157 mm × 234 mm')
+  })
+
+  it('weighs the glue: 120 g/m² a coat', () => {
+    // 0.444 · 0.344 · 120 = 18.3
+    const [glue] = plan.notions
+    expect(glue?.grams).to.equal(19)
+    expect(notionOf(plan, 'glue').mm).to.equal(undefined)
+  })
+
+  it('names the nearest turn-in that is known to work', () => {
+    const wide = planFrom(file({ options: { turnIn: '70 mm' } }))
+    expect(findingOf(wide, 'outside-usual').repair).to.deep.include({ option: 'turnIn', length: 50 * 320 })
+    expect(codesOf(plan)).not.to.include('outside-usual')
+  })
+})

@@ -1,0 +1,116 @@
+import { expect } from 'chai'
+import type { CoverFile, TypedLayer } from '../../file/cover-schema.js'
+import {
+  cutOf,
+  exactOf,
+  familyFile,
+  findingOf,
+  fitOf,
+  planFrom,
+  pieceOf,
+} from '../../file/testing/cover-files.js'
+import { toJsonMm } from '../../length/length.js'
+
+const tablet: CoverFile['object'] = {
+  kind: 'tablet',
+  readings: { height: ['170 mm'], width: ['120 mm'], thickness: ['10 mm'] },
+}
+const padded: TypedLayer[] = [
+  { role: 'lining', thickness: '0.25 mm' },
+  { role: 'padding', thickness: '2 mm', squash: 0.35, takeUp: 3 },
+  { role: 'outer', thickness: '0.3125 mm' },
+]
+const file = (changes: Partial<CoverFile> = {}) =>
+  familyFile('sleeve', { object: tablet, layers: padded, ...changes })
+
+describe('a turned, quilted sleeve', () => {
+  const plan = planFrom(file())
+
+  it('needs the device, its thickness and the bulk of the walls', () => {
+    // s = 0.25 + 2·(1 − 0.175) + 0.15625 = 2.05625; π·s = 6.4599
+    // width 120 + 10 + 6.4599 = 136.4599; height 170 + 5 + 3.22995 = 178.2299
+    expect(toJsonMm(fitOf(plan, 'width').needed)).to.equal(136.4599)
+    expect(toJsonMm(fitOf(plan, 'height').needed)).to.equal(178.2299)
+  })
+
+  it('sizes the lining, padding caught in the seam', () => {
+    // r = 0.5 + 1: 136.4599 + 8 + 12 + 3 = 159.4599 → 160; 178.2299 + 10 + 15 = 203.2299 → 204
+    expect(exactOf(plan, 'lining')).to.deep.equal([159.4599, 203.2299])
+    expect(cutOf(plan, 'lining')).to.equal('2 × 160 mm × 204 mm')
+    expect(toJsonMm(fitOf(plan, 'width').ease)).to.equal(8.5401)
+  })
+
+  it('cuts the quilted plies larger and trims them to the lining', () => {
+    // 160/0.97 + 12 = 176.9485; 204/0.97 + 12 = 222.3093
+    expect(exactOf(plan, 'outer')).to.deep.equal([176.9485, 222.3093])
+    expect(cutOf(plan, 'padding')).to.equal('2 × 177 mm × 223 mm')
+    const { trimTo } = pieceOf(plan, 'outer')
+    expect([trimTo?.piece, toJsonMm(trimTo?.width ?? (0 as never))]).to.deep.equal(['lining', 160])
+  })
+
+  it('leaves room to trim as set, and none where nothing is quilted', () => {
+    expect(exactOf(planFrom(file({ options: { trimAllowance: '20 mm' } })), 'outer')[0]).to.equal(184.9485)
+    const plain = planFrom(file({ options: { quilted: false } }))
+    expect(cutOf(plain, 'outer')).to.equal('2 × 160 mm × 204 mm')
+    expect(cutOf(plain, 'padding')).to.equal('2 × 160 mm × 204 mm')
+  })
+
+  it('by rule quilts what the amount gives, and trims the lining from it', () => {
+    const ruled = planFrom(file({ sizing: { mode: 'recipe', recipe: 'two-inches' } }))
+    // panel 120 + 50 = 170; lining (170 − 12)·0.97 = 153.26 → 154; height 220: (220 − 12)·0.97 = 201.76 → 202
+    expect(cutOf(ruled, 'outer')).to.equal('2 × 170 mm × 220 mm')
+    expect(exactOf(ruled, 'lining')).to.deep.equal([153.26, 201.76])
+    // 154 − 15 − 136.4599
+    expect(toJsonMm(fitOf(ruled, 'width').ease)).to.equal(2.5401)
+    const thick = planFrom(
+      file({
+        sizing: { mode: 'recipe', recipe: 'two-inches' },
+        layers: padded.map(layer => (layer.role === 'padding' ? { ...layer, thickness: '5 mm' } : layer)),
+      }),
+    )
+    expect(cutOf(thick, 'outer')).to.equal('2 × 177 mm × 227 mm')
+  })
+
+  it('refuses a device that its rule leaves no room for', () => {
+    const tight = planFrom(
+      file({ sizing: { mode: 'rule', measure: 'device', addWidth: '25 mm', addHeight: '60 mm' } }),
+    )
+    expect(findingOf(tight, 'will-not-go').about).to.equal('fit:width')
+  })
+})
+
+describe('a bound sleeve', () => {
+  const plan = planFrom(file({ options: { edge: 'bound' } }))
+
+  it('takes a wide seam at the sides and the foot, and loses nothing to a turned edge', () => {
+    // 136.4599 + 8 + 2·15 = 174.4599; 178.2299 + 10 + 15 = 203.2299
+    expect(exactOf(plan, 'outer')).to.deep.equal([174.4599, 203.2299])
+    expect(['outer', 'padding', 'lining'].map(id => cutOf(plan, id))).to.deep.equal(
+      Array(3).fill('2 × 175 mm × 204 mm'),
+    )
+    // 204 − 15 − 178.2299
+    expect(toJsonMm(fitOf(plan, 'height').ease)).to.equal(10.7701)
+  })
+
+  it('is bound round three sides and over both mouths', () => {
+    // 2·204 + 175 + 50 = 633; the larger of 64 and 4·15 + 2·2.5625 = 65.125 → 66
+    expect(cutOf(plan, 'binding')).to.equal('1 × 633 mm × 66 mm')
+    expect(pieceOf(plan, 'binding').measureFirst).to.equal(true)
+    // 175 + 25; one wall 60 + 2.5625 is under 64
+    expect(cutOf(plan, 'mouth-binding')).to.equal('2 × 200 mm × 64 mm')
+    const stated = planFrom(file({ options: { edge: 'bound', bindingWidth: '70 mm' } }))
+    expect(cutOf(stated, 'binding')).to.equal('1 × 633 mm × 70 mm')
+  })
+
+  it('follows its recipe, seam and all', () => {
+    const ruled = planFrom(file({ sizing: { mode: 'recipe', recipe: 'bound-three-inches' } }))
+    expect(cutOf(ruled, 'outer')).to.equal('2 × 196 mm × 246 mm')
+    // 196 − 30 − 136.4599
+    expect(fitOf(ruled, 'width').verdict).to.equal('roomy')
+  })
+
+  it('has a seam of ⅝ in where inches are the unit', () => {
+    const inInches = planFrom({ ...file({ options: { edge: 'bound' } }), unit: 'in', grid: '1/8 in' })
+    expect(toJsonMm(inInches.settled.seam)).to.equal(15.875)
+  })
+})

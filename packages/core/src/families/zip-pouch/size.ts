@@ -1,0 +1,54 @@
+import { judgeFit, finishedFromCut, type Fit } from '../../fit/fit.js'
+import { neededAcrossPouch, neededDownPouch } from '../../fit/needed.js'
+import { pouchBands } from '../../fit/verdict.js'
+import { add, mm, scale, type Length } from '../../length/length.js'
+import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
+import { because, less, totalOf, twice, type Reason } from '../../piece/reason.js'
+import { sideRoundedUp, type Side } from '../../piece/side.js'
+import type { Job } from '../contract.js'
+import { deviceOf } from '../device.js'
+import type { ResolvedOptions, ZipPouchOptions } from './options.js'
+
+export interface Wall {
+  readonly bulk: Length
+  readonly turnedEdge: Length
+  readonly width: Side
+  readonly height: Side
+  readonly fitWidth: Fit
+  readonly fitHeight: Fit
+}
+
+export const pouchEase = { width: mm(8), height: mm(10) }
+
+/** Closed at the top by a zip that adds half of what shows of it to each wall. Source: docs/craft.md, Zip pouch. */
+export function sizeWall(job: Job<ZipPouchOptions>, { zipExposed }: ResolvedOptions): Wall {
+  const { object, stack, seam, grid, sizing } = job
+  const device = deviceOf(object, job.inside)
+  const bulk = standOff(stack)
+  const turnedEdge = turnedEdgeLoss(stack, seam)
+  const needed = { width: neededAcrossPouch(device, bulk), height: neededDownPouch(device, bulk, 'closed') }
+  const shows = scale(zipExposed, 1 / 2)
+  const allowances = [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
+  const cut = (direction: 'width' | 'height'): readonly Reason[] => {
+    if (sizing.mode === 'rule')
+      return [
+        ...because(`${direction} of the device`, device[direction]),
+        ...because('added by the rule', direction === 'width' ? sizing.addWidth : sizing.addHeight),
+      ]
+    const ease = (direction === 'width' ? sizing.easeWidth : sizing.easeHeight) ?? pouchEase[direction]
+    const zip = direction === 'height' ? less('half of what shows of the zip', shows) : []
+    return [...needed[direction], ...because('ease', ease), ...allowances, ...zip]
+  }
+  const width = sideRoundedUp(cut('width'), grid)
+  const height = sideRoundedUp(cut('height'), grid)
+  const judge = (direction: 'width' | 'height', finished: Length) =>
+    judgeFit(direction, { needed: totalOf(needed[direction]), finished }, stack, pouchBands)
+  return {
+    bulk,
+    turnedEdge,
+    width,
+    height,
+    fitWidth: judge('width', finishedFromCut(width.cut, seam, turnedEdge)),
+    fitHeight: judge('height', add(finishedFromCut(height.cut, seam, turnedEdge), shows)),
+  }
+}

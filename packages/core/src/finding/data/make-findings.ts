@@ -1,0 +1,46 @@
+import type { Length } from '../../length/length.js'
+import type { SeverityOf } from '../severity.js'
+
+/** What stands in the way of making the pieces and joining them. */
+export interface MakeFindings {
+  'recipe-changed': { readonly recipe: string; readonly changes: readonly RecipeChange[] }
+  'piece-too-small': { readonly piece: string; readonly width: Length; readonly height: Length }
+  'outside-usual': {
+    readonly label: string
+    readonly value: Length
+    readonly least: Length
+    readonly most: Length
+  }
+  'spine-too-thin': { readonly contents: Length; readonly inside: Length; readonly spine: Length }
+  'gap-too-narrow': { readonly gap: Length; readonly least: Length }
+  'gap-tight': { readonly gap: Length; readonly comfortable: Length }
+  'gap-floppy': { readonly gap: Length; readonly most: Length }
+  'turn-in-tight': { readonly turnIn: Length; readonly comfortable: Length }
+  'turn-in-too-small': { readonly turnIn: Length; readonly least: Length }
+  'print-over-fold': { readonly join: Length }
+  'seam-too-thick': { readonly seam: string; readonly thickness: Length; readonly most: Length }
+  'grade-seam': { readonly seam: string; readonly thickness: Length }
+  'no-closure': { readonly closures: readonly string[] }
+}
+
+export interface RecipeChange {
+  readonly what: string
+  readonly recipe: Length | string
+  readonly stated: Length | string
+}
+
+export const makeSeverities: SeverityOf<MakeFindings> = {
+  'recipe-changed': 'advice',
+  'piece-too-small': 'error',
+  'outside-usual': 'advice',
+  'spine-too-thin': 'error',
+  'gap-too-narrow': 'error',
+  'gap-tight': 'advice',
+  'gap-floppy': 'advice',
+  'turn-in-tight': 'warning',
+  'turn-in-too-small': 'error',
+  'print-over-fold': 'warning',
+  'seam-too-thick': 'warning',
+  'grade-seam': 'advice',
+  'no-closure': 'advice',
+}

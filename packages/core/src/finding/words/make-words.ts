@@ -1,0 +1,67 @@
+import type { MakeFindings, RecipeChange } from '../data/make-findings.js'
+import type { SayLength } from '../say.js'
+import type { WordsOf } from './words-of.js'
+
+export const makeFindingWords: WordsOf<MakeFindings> = {
+  'recipe-changed': ({ recipe, changes }, say) => ({
+    message: `The recipe “${recipe}” brings ${listOf(changes, 'recipe', say)}; this cover states ${listOf(changes, 'stated', say)}.`,
+    hint: 'What the cover states wins. Clear it to follow the recipe.',
+  }),
+  'piece-too-small': ({ piece, width, height }, say) => ({
+    message: `The piece “${piece}” comes out at ${say(width)} × ${say(height)}: nothing is left to cut.`,
+    hint: 'Its inset or allowance eats the whole piece. Take a smaller one.',
+  }),
+  'outside-usual': ({ label, value, least, most }, say) => ({
+    message: `${label} is ${say(value)}; ${say(least)} to ${say(most)} is usual.`,
+    hint: `It is planned as you say. ${value < least ? say(least) : say(most)} would be the nearest that is known to work.`,
+  }),
+  'spine-too-thin': ({ contents, inside, spine }, say) => ({
+    message: `The contents are ${say(contents)} thick; closed, the spine takes ${say(inside)}.`,
+    hint: `Take a spine of ${say(spine)} or more, or less inside.`,
+  }),
+  'gap-too-narrow': ({ gap, least }, say) => ({
+    message: `The gap beside the spine is ${say(gap)}; the boards are ${say(least)} thick and could not fold.`,
+    hint: `The cover would heave when it closes. Leave ${say(least)} at the very least.`,
+  }),
+  'gap-tight': ({ gap, comfortable }, say) => ({
+    message: `The gap of ${say(gap)} closes, but hard; ${say(comfortable)} is comfortable.`,
+    hint: 'Soft packaging board forgives it. Fold to test before the cloth goes on.',
+  }),
+  'gap-floppy': ({ gap, most }, say) => ({
+    message: `The gap of ${say(gap)} is wide; above ${say(most)} the boards flop.`,
+    hint: `Set the boards closer to the spine: ${say(most)} or less.`,
+  }),
+  'turn-in-tight': ({ turnIn, comfortable }, say) => ({
+    message: `A turn-in of ${say(turnIn)} is hard to fold and to glue; ${say(comfortable)} is comfortable.`,
+    hint: 'Cut the cloth larger if there is enough of it.',
+  }),
+  'turn-in-too-small': ({ turnIn, least }, say) => ({
+    message: `A turn-in of ${say(turnIn)} does not hold; ${say(least)} is the least.`,
+    hint: `Cut the cloth larger, or the boards smaller, until ${say(least)} turns in.`,
+  }),
+  'print-over-fold': ({ join }, say) => ({
+    message: 'The print has a top, and on one half of this case it stands on its head.',
+    hint: `Cut the cloth in two halves and join them at the fold: ${say(join)} more in length.`,
+  }),
+  'seam-too-thick': ({ seam, thickness, most }, say) => ({
+    message: `The ${seam} catches ${say(thickness)} of cloth; under the foot goes ${say(most)}.`,
+    hint: 'Trim the padding back to the stitching before the last pass, or take thinner layers.',
+  }),
+  'grade-seam': ({ seam, thickness }, say) => ({
+    message: `The ${seam} catches ${say(thickness)} of cloth.`,
+    hint: 'Grade it: trim the inner plies to ⅛ in (3 mm), padding to the stitching.',
+  }),
+  'no-closure': ({ closures }) => ({
+    message: 'Nothing holds it shut.',
+    hint: `Add ${closures.join(' or ')}.`,
+  }),
+}
+
+function listOf(changes: readonly RecipeChange[], side: 'recipe' | 'stated', say: SayLength): string {
+  return changes
+    .map(change => {
+      const value = change[side]
+      return `${change.what} ${typeof value === 'string' ? value : say(value)}`
+    })
+    .join(', ')
+}
