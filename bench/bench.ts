@@ -1,10 +1,12 @@
 import { benchBrowser } from './browser.js'
 import { benchCommandLine } from './command-line.js'
+import { benchFamilies } from './families.js'
 import { benchPlan } from './plan.js'
 import { benchServer } from './server.js'
 
 console.log('what'.padEnd(62), '     came       must be')
 benchPlan()
+benchFamilies()
 await benchCommandLine()
 await benchServer()
 await benchBrowser()

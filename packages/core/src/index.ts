@@ -5,16 +5,19 @@ export type { CoverRow, MaterialRow, Page, SettingsRow, ThingRow } from './api/r
 export { coverRow, materialRow, settingsRow, thingRow } from './api/rows.js'
 export type { Drawing, Fill, LineStyle, Mark, PathMark, TextMark } from './drawing/drawing.js'
 export { drawEndOn } from './drawing/end-on-drawing.js'
+export { drawJoining } from './drawing/joining-drawing.js'
 export { drawMeasureGuide } from './drawing/measure-guide.js'
 export { drawPiece } from './drawing/piece-drawing.js'
 export { drawStrip } from './drawing/strip-drawing.js'
 export { svgNumber, svgPath } from './drawing/svg-path.js'
+export type { Extra } from './extras/contract.js'
 export { extras, findExtra } from './extras/registry.js'
-export type { Family, Recipe } from './families/contract.js'
+export type { Family, Recipe, Served } from './families/contract.js'
+export type { Joining } from './families/joining.js'
 export { listOptionFields, type OptionField } from './families/option-fields.js'
 export { families, findFamily } from './families/registry.js'
 export type { Section } from './families/section.js'
-export type { Panel, Strip } from './families/strip.js'
+export type { Face, Panel, Strip, StripShape } from './families/strip.js'
 export { applyRepair } from './file/apply-repair.js'
 export { changeUnit, sayObjectUnit, sayUnit } from './file/change-unit.js'
 export { coverFormat, coverVersion } from './file/cover-schema.js'
@@ -72,3 +75,19 @@ export type { Piece } from './piece/piece.js'
 export type { Reason } from './piece/reason.js'
 export type { Side } from './piece/side.js'
 export { plan, type Plan } from './plan.js'
+export { clothArea, lengthOnCloth } from './reckon/cloth.js'
+export { fewestCovers } from './reckon/fewest-covers.js'
+export { findLimit, listLimitQuestions, type Limit, type LimitQuestion } from './reckon/limit.js'
+export type { Sheet } from './reckon/sheet.js'
+export { fitsOnSheet } from './reckon/sheet.js'
+export {
+  describeDifferences,
+  findSameFits,
+  followComputed,
+  followRecipe,
+  listSizingChoices,
+  readPlannable,
+  type SizingChoice,
+} from './reckon/sizing-choices.js'
+export { listFamiliesFor, switchFamily } from './reckon/switch-family.js'
+export { coverTakes, type Takes } from './reckon/takes.js'

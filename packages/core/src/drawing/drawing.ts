@@ -40,6 +40,8 @@ export type Fill =
   | 'lining'
   | 'padding'
   | 'interfacing'
+  | 'card'
+  | 'pocket'
   | 'other'
 
 export interface LineMark {

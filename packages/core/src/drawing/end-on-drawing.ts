@@ -1,127 +1,92 @@
-import type { Ply, Section } from '../families/section.js'
+import type { Section } from '../families/section.js'
 import type { SayLength } from '../finding/say.js'
-import { add, longest, mm, negate, scale, subtract, zero, type Length } from '../length/length.js'
+import { add, longest, negate, scale, subtract, zero, type Length } from '../length/length.js'
 import { drawHeight } from './dimension.js'
-import { line, rectangle, text, type Drawing, type Mark, type PathMark } from './drawing.js'
-import { fillOf } from './ply-fill.js'
-import { goDown, goUp } from './spine-outline.js'
+import { text, type Drawing, type Mark } from './drawing.js'
+import { drawClosedBook } from './end-on-book.js'
+import { drawClosedCase, reachOfCase } from './end-on-case.js'
+import { drawOpenBook } from './end-on-open.js'
+import { drawClosedPouch, drawOpenPouch } from './end-on-pouch.js'
 import { drawDetail } from './stack-detail.js'
 
+export interface EndOnView {
+  readonly state?: 'closed' | 'open'
+}
+
 /**
- * The closed book seen from its tail, spine at the left, every ply round it as thick as it is; beside it a stack
+ * The thing in its cover seen from its tail, closed unless said, every ply as thick as it is; beside it a stack
  * detail, enlarged, in which the plies can be told apart.
  */
-export function drawEndOn(section: Section, say: SayLength): Drawing {
-  const { width, thickness, plies, rounded } = section
+export function drawEndOn(section: Section, say: SayLength, { state = 'closed' }: EndOnView = {}): Drawing {
+  return state === 'closed' ? drawClosed(section, say) : drawOpen(section)
+}
+
+function drawClosed(section: Section, say: SayLength): Drawing {
+  const { width, thickness, plies, rounded, closing } = section
   const bulk = add(...plies.map(ply => ply.thickness))
+  const around = closing === 'over' ? scale(bulk, 2) : bulk
   const unit = scale(longest(width, scale(thickness, 2)), 1 / 100)
-  const detailLeft = add(width, bulk, scale(unit, 16))
-  const detailTop = subtract(negate(bulk), scale(unit, 4))
+  const reach = add(reachOfCase(section), around)
+  const detailLeft = add(width, reach, scale(unit, 16))
+  const detailTop = subtract(negate(reach), scale(unit, 4))
   const detailWidth = scale(unit, 96)
   const detail = drawDetail(plies, [detailLeft, detailTop], detailWidth, unit)
+  const bulge = rounded ? scale(thickness, 0.17) : zero
+  const dimension = add(width, reach, scale(unit, 3))
   return {
-    title: 'The closed book in its cover, seen from the tail',
-    from: [
-      subtract(negate(bulk), add(scale(unit, 3), rounded ? scale(thickness, 0.17) : zero)),
-      subtract(negate(bulk), scale(unit, 7)),
-    ],
-    width: add(detailLeft, detailWidth, bulk, scale(unit, 3), rounded ? scale(thickness, 0.17) : zero),
-    height: add(longest(add(thickness, scale(bulk, 2)), detail.height), scale(unit, 14)),
+    title: section.title,
+    from: [subtract(negate(reach), add(scale(unit, 5), bulge)), subtract(negate(reach), scale(unit, 7))],
+    width: add(detailLeft, detailWidth, reach, scale(unit, 5), bulge),
+    height: add(longest(add(thickness, scale(reach, 2)), detail.height), scale(unit, 14)),
     marks: [
-      ...drawBook(section),
-      ...wrapPlies(section),
-      ...drawFlaps(section),
-      text([scale(width, 0.5), subtract(negate(bulk), scale(unit, 2.6))], 'front', { size: 'small' }),
-      text([scale(width, 0.5), add(thickness, scale(bulk, 1), scale(unit, 4.4))], 'back', { size: 'small' }),
-      ...drawHeight(
-        [add(width, bulk, scale(unit, 3)), zero],
-        [add(width, bulk, scale(unit, 3)), thickness],
-        say(thickness),
-        scale(unit, 0.8),
-      ),
+      ...thingClosed(section),
+      ...nameSides(section, reach, unit),
+      ...drawHeight([dimension, zero], [dimension, thickness], say(thickness), scale(unit, 0.8)),
       ...detail.marks,
     ],
   }
 }
 
-function drawBook({ width, thickness, board, rounded }: Section): readonly Mark[] {
-  const block: PathMark = {
-    kind: 'path',
-    start: [width, zero],
-    steps: [{ to: [zero, zero] }, ...goDown(zero, thickness, rounded), { to: [width, thickness] }],
-    closed: true,
-    style: 'object',
-    fill: 'leaves',
-  }
-  const boards = board > zero && scale(board, 2) < thickness
+function thingClosed(section: Section): readonly Mark[] {
+  if (section.boards) return drawClosedCase(section)
+  return section.closing === 'seam' ? drawClosedPouch(section) : drawClosedBook(section)
+}
+
+function nameSides({ width, thickness }: Section, reach: Length, unit: Length): readonly Mark[] {
+  const middle = scale(width, 0.5)
   return [
-    block,
-    ...leafLines(width, thickness),
-    ...(boards
-      ? [
-          rectangle([zero, zero], width, board, { style: 'object', fill: 'board' }),
-          rectangle([zero, subtract(thickness, board)], width, board, { style: 'object', fill: 'board' }),
-        ]
-      : []),
+    text([middle, subtract(negate(reach), scale(unit, 2.6))], 'front', { size: 'small' }),
+    text([middle, add(thickness, reach, scale(unit, 4.4))], 'back', { size: 'small' }),
   ]
 }
 
-function leafLines(width: Length, thickness: Length): readonly Mark[] {
-  return [0.25, 0.4, 0.55, 0.7].map(part =>
-    line([scale(width, 0.06), scale(thickness, part)], [scale(width, 0.97), scale(thickness, part)], 'leaf'),
-  )
-}
-
-/** Each ply as a band round three sides, open at the fore-edge; corners turn with the ply's own stand-off. */
-function wrapPlies(section: Section): readonly Mark[] {
-  let inner = zero
-  return section.plies.map(ply => {
-    const outside = add(inner, ply.thickness)
-    const band = bandBetween(inner, outside, section, ply)
-    inner = outside
-    return band
-  })
-}
-
-function bandBetween(
-  inner: Length,
-  outside: Length,
-  { width, thickness, rounded }: Section,
-  ply: Ply,
-): PathMark {
-  return {
-    kind: 'path',
-    start: [width, negate(outside)],
-    steps: [
-      { to: [zero, negate(outside)] },
-      ...goDown(outside, thickness, rounded),
-      { to: [width, add(thickness, outside)] },
-      { to: [width, add(thickness, inner)] },
-      { to: [zero, add(thickness, inner)] },
-      ...goUp(inner, thickness, rounded),
-      { to: [width, negate(inner)] },
-    ],
-    closed: true,
-    style: 'edge',
-    fill: fillOf(ply.role),
-    piece: ply.role,
-  }
-}
-
-/** The flaps inside the boards, from the fore-edge inwards, and the turn round the fore-edge. */
-function drawFlaps({ flap, plies, width, thickness, board }: Section): readonly Mark[] {
-  if (!flap || flap.depth <= zero) return []
+function drawOpen(section: Section): Drawing {
+  const { width, thickness, plies, overlap = zero, boards } = section
   const bulk = add(...plies.map(ply => ply.thickness))
-  const flapBulk = longest(add(...flap.plies.map(ply => ply.thickness)), mm(0.1))
-  const left = subtract(width, flap.depth)
-  const style = { style: 'edge', fill: 'outer', piece: 'flap' } as const
-  const turn = (from: Length, to: Length) =>
-    rectangle([width, from], longest(scale(bulk, 1 / 2), flapBulk), subtract(to, from), style)
-  const backInside = subtract(thickness, add(board, flapBulk))
-  return [
-    rectangle([left, board], flap.depth, flapBulk, style),
-    rectangle([left, backInside], flap.depth, flapBulk, style),
-    turn(negate(bulk), add(board, flapBulk)),
-    turn(backInside, add(thickness, bulk)),
-  ]
+  const pouch = section.closing === 'seam'
+  const wide = pouch ? width : add(scale(add(width, boards?.overhang ?? zero), 2), thickness, overlap)
+  const high = pouch ? scale(add(thickness, bulk), 4) : add(thickness, bulk, boards?.thickness ?? zero)
+  const unit = scale(wide, 1 / 100)
+  const top = pouch ? scale(high, -0.4) : negate(high)
+  return {
+    title: pouch ? 'The walls apart, the device between them' : 'The cover lying open, seen from the tail',
+    from: [scale(unit, -4), subtract(top, scale(unit, 4))],
+    width: add(wide, scale(unit, 8)),
+    height: add(high, scale(unit, 12)),
+    marks: [
+      ...(pouch ? drawOpenPouch(section) : drawOpenBook(section)),
+      text(
+        [scale(wide, 0.25), add(pouch ? add(top, high) : zero, scale(unit, 4))],
+        pouch ? 'back wall' : 'back',
+        {
+          size: 'small',
+        },
+      ),
+      text(
+        [scale(wide, 0.75), pouch ? subtract(top, scale(unit, 1)) : scale(unit, 4)],
+        pouch ? 'front wall' : 'front',
+        { size: 'small' },
+      ),
+    ],
+  }
 }

@@ -6,6 +6,8 @@ const plyFills: Readonly<Partial<Record<Role, Fill>>> = {
   lining: 'lining',
   padding: 'padding',
   interfacing: 'interfacing',
+  card: 'card',
+  board: 'board',
 }
 
 /** The fill that tells a layer of this role from its neighbours. */

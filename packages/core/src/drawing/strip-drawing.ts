@@ -1,56 +1,102 @@
-import type { Panel, Strip, StripLine } from '../families/strip.js'
+import {
+  placePanels,
+  totalWidth,
+  type Face,
+  type Panel,
+  type Strip,
+  type StripLine,
+} from '../families/strip.js'
 import type { SayLength } from '../finding/say.js'
 import { add, longest, scale, zero, type Length } from '../length/length.js'
 import { drawHeight, drawWidth } from './dimension.js'
 import { line, rectangle, text, type Drawing, type LineStyle, type Mark, type Point } from './drawing.js'
+import { drawCorners, outlineOf } from './strip-outline.js'
+import { drawHoles, drawShapes } from './strip-shapes.js'
+import { isHidden, turnOver } from './turn-over.js'
 
 interface PlacedPanel extends Panel {
   readonly x: Length
 }
 
-/** The finished cover laid flat, seen from outside, with its folds, seams, cut edges and sizes. */
-export function drawStrip(strip: Strip, say: SayLength): Drawing {
-  const panels = placePanels(strip.panels)
-  const total = add(...strip.panels.map(panel => panel.width))
-  const unit = scale(longest(total, strip.height), 1 / 100)
-  const margin = scale(unit, 4)
-  const below = scale(unit, 13)
+export interface StripView {
+  readonly face?: Face
+  /** Without words and sizes, for a picture too small to read them. */
+  readonly plain?: boolean
+}
+
+/** The finished cover laid flat, with its folds, seams, cut edges and sizes; from outside unless said. */
+export function drawStrip(
+  strip: Strip,
+  say: SayLength,
+  { face = 'outside', plain = false }: StripView = {},
+): Drawing {
+  const seen = face === 'inside' ? turnOver(strip) : strip
+  const panels = placePanels(seen.panels)
+  const total = totalWidth(seen.panels)
+  const unit = scale(longest(total, seen.height), 1 / 100)
+  const margin = scale(unit, plain ? 3 : 4)
+  const out = overhang(seen, total)
+  const below = plain ? margin : scale(unit, 13)
+  const above = longest(scale(unit, plain ? 3 : 6), add(out.above, scale(unit, 2)))
   return {
-    title: 'The cover laid flat, seen from outside',
-    from: [scale(margin, -1), scale(unit, -6)],
-    width: add(total, margin, scale(unit, 9)),
-    height: add(strip.height, scale(unit, 6), below),
+    title: `The cover laid flat, seen from ${face}`,
+    from: [scale(add(margin, out.left), -1), scale(above, -1)],
+    width: add(total, margin, scale(unit, plain ? 3 : 9), out.left, out.right),
+    height: add(seen.height, above, below, out.below),
     marks: [
-      ...panels.map(panel => drawPanel(panel, strip.height)),
-      rectangle([zero, zero], total, strip.height, { style: 'edge' }),
-      ...strip.cutPieces.map(area =>
+      ...panels.map(panel => drawPanel(panel, seen, face)),
+      outlineOf(seen, total),
+      ...drawCorners(seen, total),
+      ...seen.cutPieces.map(area =>
         rectangle(area.at, area.width, area.height, { style: 'cut', piece: area.piece }),
       ),
-      ...strip.areas.map(area =>
+      ...seen.areas.map(area =>
         rectangle(area.at, area.width, area.height, { style: 'hidden', piece: area.piece }),
       ),
-      ...strip.lines.flatMap(drawLine),
-      ...panels.flatMap(panel => labelPanel(panel, strip.height, unit)),
-      ...drawTop(scale(total, 1 / 2), unit),
-      ...panels.flatMap(panel => measurePanel(panel, strip.height, unit, say)),
-      ...measureWhole(panels, strip.height, unit, say),
+      ...drawShapes(seen, face, unit, plain),
+      ...seen.lines.flatMap(drawn => drawLine(drawn, face)),
+      ...drawHoles(seen),
+      ...(plain
+        ? []
+        : [
+            ...panels.flatMap(panel => labelPanel(panel, seen.height, unit)),
+            ...drawTop(scale(total, 1 / 2), unit, above),
+            ...panels.flatMap(panel => measurePanel(panel, add(seen.height, out.below), unit, say)),
+            ...measureWhole(panels, seen.height, {
+              unit,
+              say,
+              low: add(seen.height, out.below),
+              right: out.right,
+            }),
+          ]),
     ],
   }
 }
 
-function placePanels(panels: readonly Panel[]): readonly PlacedPanel[] {
-  let x = zero
-  return panels.map(panel => {
-    const placed = { ...panel, x }
-    x = add(x, panel.width)
-    return placed
-  })
+/** How far cut edges and closures stand out beyond the finished cover. */
+function overhang({ cutPieces, height, shapes, lines }: Strip, total: Length) {
+  const xs = [...lines.flatMap(({ from, to }) => [from[0], to[0]])]
+  const ys = [...lines.flatMap(({ from, to }) => [from[1], to[1]])]
+  for (const { at, width, height: high } of [...cutPieces, ...shapes]) {
+    xs.push(at[0], add(at[0], width))
+    ys.push(at[1], add(at[1], high))
+  }
+  const most = (values: readonly number[]) =>
+    values.reduce((found, value) => Math.max(found, value), 0) as Length
+  const before = (values: readonly Length[]) => most(values.map(value => 0 - value))
+  return {
+    left: before(xs),
+    right: most(xs.map(x => x - total)),
+    above: before(ys),
+    below: most(ys.map(y => y - height)),
+  }
 }
 
-function drawPanel({ kind, x, width }: PlacedPanel, height: Length): Mark {
+function drawPanel({ kind, x, width }: PlacedPanel, { height }: Strip, face: Face): Mark {
+  const inside = face === 'inside' ? kind !== 'fore-edge' : kind === 'flap'
   return rectangle([x, zero], width, height, {
     style: 'bare',
-    fill: kind === 'flap' ? 'inside' : 'outside',
+    fill: inside ? 'inside' : 'outside',
     piece: kind === 'flap' ? 'flap' : 'outer',
   })
 }
@@ -69,32 +115,29 @@ const lineStyles: Readonly<Record<StripLine['kind'], LineStyle>> = {
   slit: 'slit',
 }
 
-function drawLine({ kind, from, to }: StripLine): readonly Mark[] {
-  return [line(from, to, lineStyles[kind])]
+function drawLine({ kind, from, to, face }: StripLine, seenFrom: Face): readonly Mark[] {
+  return [line(from, to, isHidden(face, seenFrom) ? 'hidden' : lineStyles[kind])]
 }
 
 /** The name of a panel; in a spine too narrow for it the word is turned, in a narrower one left out. */
-function labelPanel({ name, x, width }: PlacedPanel, height: Length, unit: Length): readonly Mark[] {
+function labelPanel({ name, kind, x, width }: PlacedPanel, height: Length, unit: Length): readonly Mark[] {
+  if (kind === 'gap') return []
   const at: Point = [add(x, scale(width, 1 / 2)), scale(height, 0.3)]
   if (width > scale(unit, name.length * 1.6)) return [text(at, name)]
   return width > scale(unit, 2.5) ? [text(at, name, { turned: true })] : []
 }
 
-function drawTop(x: Length, unit: Length): readonly Mark[] {
+function drawTop(x: Length, unit: Length, above: Length): readonly Mark[] {
+  const top = scale(above, -1)
   return [
-    line([x, scale(unit, -1)], [x, scale(unit, -4.5)], 'hint', 'end'),
-    text([add(x, scale(unit, 1.5)), scale(unit, -2)], 'top', { align: 'start', size: 'small' }),
+    line([x, add(top, scale(unit, 5))], [x, add(top, scale(unit, 1.5))], 'hint', 'end'),
+    text([add(x, scale(unit, 1.5)), add(top, scale(unit, 4))], 'top', { align: 'start', size: 'small' }),
   ]
 }
 
-function measurePanel(
-  { x, width }: PlacedPanel,
-  height: Length,
-  unit: Length,
-  say: SayLength,
-): readonly Mark[] {
+function measurePanel({ x, width }: PlacedPanel, low: Length, unit: Length, say: SayLength): readonly Mark[] {
   if (width < scale(unit, 4.5)) return []
-  const y = add(height, scale(unit, 3))
+  const y = add(low, scale(unit, 3))
   return drawWidth([x, y], [add(x, width), y], say(width), scale(unit, 0.8))
 }
 
@@ -102,17 +145,20 @@ function measurePanel(
 function measureWhole(
   panels: readonly PlacedPanel[],
   height: Length,
-  unit: Length,
-  say: SayLength,
+  place: { readonly unit: Length; readonly say: SayLength; readonly low: Length; readonly right: Length },
 ): readonly Mark[] {
+  const { unit, say, low } = place
   const body = panels.filter(panel => panel.kind !== 'flap')
   const [first, last] = [body.at(0), panels.at(-1)]
   if (!first || !last) return []
-  const width = add(...body.map(panel => panel.width))
-  const y = add(height, scale(unit, 8))
-  const right = add(last.x, last.width, scale(unit, 2.5))
+  const walls = first.kind === 'wall'
+  const width = walls ? first.width : add(...body.map(panel => panel.width))
+  const y = add(low, scale(unit, 8))
+  const right = add(last.x, last.width, place.right, scale(unit, 2.5))
   return [
-    ...drawWidth([first.x, y], [add(first.x, width), y], `${say(width)} finished`, scale(unit, 0.8)),
+    ...(walls
+      ? []
+      : drawWidth([first.x, y], [add(first.x, width), y], `${say(width)} finished`, scale(unit, 0.8))),
     ...drawHeight([right, zero], [right, height], say(height), scale(unit, 0.8)),
   ]
 }

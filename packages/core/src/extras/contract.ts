@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { FamilyPlan } from '../families/contract.js'
+import { oncePerUnit } from '../families/once-per-unit.js'
 import type { Face, StripArea, StripHole, StripLine, StripShape } from '../families/strip.js'
 import type { Trait } from '../families/trait.js'
 import type { Finding, Subject } from '../finding/finding.js'
@@ -87,5 +88,5 @@ export type Extra = ExtraDefinition<Readonly<Record<string, unknown>>>
 
 /** Seals an extra's option type, so that no caller needs generics. */
 export function defineExtra<Options extends object>(definition: ExtraDefinition<Options>): Extra {
-  return definition as unknown as Extra
+  return { ...definition, options: oncePerUnit(definition.options) } as unknown as Extra
 }

@@ -10,6 +10,7 @@ import type { CoveredObject } from '../object/reading.js'
 import type { RequiredReadings } from '../object/required.js'
 import type { Notion } from '../piece/notion.js'
 import type { Piece } from '../piece/piece.js'
+import { oncePerUnit } from './once-per-unit.js'
 import type { Joining } from './joining.js'
 import type { Section } from './section.js'
 import type { Strip } from './strip.js'
@@ -130,5 +131,5 @@ export type FamilyOptions = Readonly<Record<string, unknown>>
 
 /** Seals a family's option type, so that no caller needs generics. Only options from its own schema go back in. */
 export function defineFamily<Options extends object>(definition: FamilyDefinition<Options>): Family {
-  return definition as unknown as Family
+  return { ...definition, options: oncePerUnit(definition.options) } as unknown as Family
 }

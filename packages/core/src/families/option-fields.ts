@@ -86,10 +86,18 @@ export function textOption(maxLength: number, words: Words) {
     .meta({ ...words, field: 'text', maxLength } satisfies OptionField)
 }
 
+type Fields = readonly (readonly [string, OptionField])[]
+
+const listed = new WeakMap<z.ZodObject<z.ZodRawShape>, Fields>()
+
 /** The fields of an options schema in their order, for a form. */
-export function listOptionFields(
-  schema: z.ZodObject<z.ZodRawShape>,
-): readonly (readonly [string, OptionField])[] {
+export function listOptionFields(schema: z.ZodObject<z.ZodRawShape>): Fields {
+  const known = listed.get(schema) ?? readFields(schema)
+  listed.set(schema, known)
+  return known
+}
+
+function readFields(schema: z.ZodObject<z.ZodRawShape>): Fields {
   return Object.entries(schema.shape).flatMap(([key, field]) => {
     const meta = (field as z.ZodType).meta() as OptionField | undefined
     return meta ? [[key, meta] as const] : []

@@ -8,8 +8,13 @@ export interface Fit {
   readonly direction: Direction
   readonly needed: Length
   readonly finished: Length
+  /** Of one part, where the ease is shared out. */
   readonly ease: Length
   readonly verdict: Verdict
+  /** What the ease is judged by. */
+  readonly bands: EaseBands
+  /** Like parts that share ease and give: the two halves of a case that folds over; else 1. */
+  readonly parts: number
 }
 
 /** Seam line to seam line, lying flat, from what is cut: cut − 2·seam − 2r. Source: docs/craft.md, Fit. */
@@ -17,42 +22,24 @@ export function finishedFromCut(cut: Length, seam: Length, turnedEdge: Length): 
   return subtract(cut, scale((seam + turnedEdge) as Length, 2))
 }
 
-/** Ease and give shared out over so many like parts, such as the halves of a case that folds over. */
-interface Sharing {
-  readonly parts?: number
-}
-
 export function judgeFit(
   direction: Direction,
   { needed, finished }: { readonly needed: Length; readonly finished: Length },
   stack: Stack,
   bands: EaseBands,
-  { parts = 1 }: Sharing = {},
+  { parts = 1 }: { readonly parts?: number } = {},
 ): Fit {
   const ease = scale(subtract(finished, needed), 1 / parts)
-  return {
-    direction,
-    needed,
-    finished,
-    ease,
-    verdict: judgeEase(ease, bands, scale(giveOf(stack, direction, finished), 1 / parts)),
-  }
+  const verdict = judgeEase(ease, bands, scale(giveOf(stack, direction, finished), 1 / parts))
+  return { direction, needed, finished, ease, verdict, bands, parts }
 }
 
 /** What a verdict has to say; snug, easy and roomy say nothing. */
-export function checkFit(
-  fit: Fit,
-  stack: Stack,
-  bands: EaseBands,
-  { parts = 1 }: Sharing = {},
-): readonly Finding[] {
-  const { direction, ease, verdict } = fit
+export function checkFit(fit: Fit, stack: Stack): readonly Finding[] {
+  const { direction, ease, verdict, bands, parts } = fit
   const about = `fit:${direction}` as const
-  const tight = {
-    direction,
-    short: negate(ease),
-    stretch: scale(giveOf(stack, direction, fit.finished), 1 / parts),
-  }
+  const stretch = scale(giveOf(stack, direction, fit.finished), 1 / parts)
+  const tight = { direction, short: negate(ease), stretch }
   return [
     ...findingWhen(verdict === 'will-not-go', 'will-not-go', about, tight),
     ...findingWhen(verdict === 'tight-but-goes', 'tight-but-goes', about, tight),

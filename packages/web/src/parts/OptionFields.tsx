@@ -96,7 +96,7 @@ function OneField({ name, field, values, settled, unit, division, onChange, choi
       return (
         <TextField
           {...{ label, help }}
-          value={String(value ?? '')}
+          value={typeof value === 'string' ? value : ''}
           choices={choices?.[name]}
           onChange={set}
         />

@@ -1,6 +1,5 @@
 import { findingWhen, type Finding } from '../../finding/finding.js'
 import { checkFit } from '../../fit/fit.js'
-import { slipOnBands } from '../../fit/verdict.js'
 import { customary } from '../../length/unit.js'
 import { wrappedBookReadings } from '../../object/required.js'
 import { bookSection, defaultBookEase } from '../book.js'
@@ -50,7 +49,7 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
       notions: [],
       standOff: { body: body.bulk, flap: body.bulk },
       fits: [body.fitHeight],
-      findings: [...checkFit(body.fitHeight, stack, slipOnBands), ...served.flatMap(checkServed)],
+      findings: [...checkFit(body.fitHeight, stack), ...served.flatMap(checkServed)],
       seams: [seamBulk('seam at the strap', caughtIn(stack, seam), flapPlies(stack, 'folded'))],
       serves: served.map(({ book, free, reason }) => ({ book, free, ...(reason && { reason }) })),
       strip: layStrip(job, body, pieces, resolved),

@@ -42,7 +42,7 @@ export function cutPieces(
     grid,
   )
   const sheet = (id: string, count: number, reasons: readonly Reason[]): Piece => {
-    return { id, role: 'card' as Role, count, width: sideRoundedDown(reasons, grid), height: liningHeight }
+    return { id, role: 'card', count, width: sideRoundedDown(reasons, grid), height: liningHeight }
   }
   return [
     { id: 'board', role: 'board', count: 2 * options.sheets, width: boardWidth, height: boardHeight },

@@ -1,6 +1,5 @@
 import { findingWhen } from '../../finding/finding.js'
 import { checkFit } from '../../fit/fit.js'
-import { openTopBands, pouchBands } from '../../fit/verdict.js'
 import { add, negate, scale, subtract, zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
@@ -44,8 +43,8 @@ export const foldCase = defineFamily<FoldCaseOptions>({
       standOff: { body: body.bulk },
       fits: [body.fitWidth, body.fitLength],
       findings: [
-        ...checkFit(body.fitWidth, stack, pouchBands),
-        ...checkFit(body.fitLength, stack, openTopBands, { parts: 2 }),
+        ...checkFit(body.fitWidth, stack),
+        ...checkFit(body.fitLength, stack),
         ...findingWhen(outerOf(stack).print === 'one-way', 'print-over-fold', 'layer:outer', {
           join: scale(seam, 2),
         }),

@@ -1,5 +1,4 @@
 import { checkFit } from '../../fit/fit.js'
-import { openTopBands, pouchBands } from '../../fit/verdict.js'
 import { scale, zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { outerOf, totalThickness } from '../../material/layer.js'
@@ -42,10 +41,7 @@ export const sleeve = defineFamily<SleeveOptions>({
       notions: [],
       standOff: { body: wall.bulk },
       fits: [wall.fitWidth, wall.fitHeight],
-      findings: [
-        ...checkFit(wall.fitWidth, job.stack, pouchBands),
-        ...checkFit(wall.fitHeight, job.stack, openTopBands),
-      ],
+      findings: [...checkFit(wall.fitWidth, job.stack), ...checkFit(wall.fitHeight, job.stack)],
       seams: [sideSeam(job, resolved)],
       strip: layStrip(job, wall, resolved),
       section: pouchSection(deviceOf(job.object, job.inside), job.stack, 'seam'),

@@ -1,7 +1,6 @@
 import type { Finding } from '../../finding/finding.js'
 import { checkFit } from '../../fit/fit.js'
 import { checkFlapDepth, checkTurningOpening } from '../../fit/flap-checks.js'
-import { slipOnBands } from '../../fit/verdict.js'
 import type { Job } from '../contract.js'
 import type { ResolvedOptions, SlipCoverOptions } from './options.js'
 import type { Body } from './size.js'
@@ -13,8 +12,8 @@ export function checkSlipCover(
   { flapDepth: depth, turningOpening: wanted }: ResolvedOptions,
 ): readonly Finding[] {
   return [
-    ...checkFit(fitWidth, job.stack, slipOnBands),
-    ...checkFit(fitHeight, job.stack, slipOnBands),
+    ...checkFit(fitWidth, job.stack),
+    ...checkFit(fitHeight, job.stack),
     ...checkFlapDepth(job, depth),
     ...checkTurningOpening(job.grid, { finished: fitWidth.finished, depth, wanted }),
   ]

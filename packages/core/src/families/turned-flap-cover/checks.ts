@@ -1,7 +1,6 @@
 import { findingWhen, type Finding } from '../../finding/finding.js'
 import { checkFit } from '../../fit/fit.js'
 import { checkFlapDepth } from '../../fit/flap-checks.js'
-import { slipOnBands } from '../../fit/verdict.js'
 import { customary } from '../../length/unit.js'
 import type { Job } from '../contract.js'
 import type { ResolvedOptions, TurnedFlapOptions } from './options.js'
@@ -16,8 +15,8 @@ export function checkTurnedFlaps(
   const least = customary(3 / 2, job.unit)
   const asked = job.sizing.mode === 'computed' ? flapDepth : flap
   return [
-    ...checkFit(fitWidth, job.stack, slipOnBands),
-    ...checkFit(fitHeight, job.stack, slipOnBands),
+    ...checkFit(fitWidth, job.stack),
+    ...checkFit(fitHeight, job.stack),
     ...checkFlapDepth(job, asked),
     ...findingWhen(
       flap < least,

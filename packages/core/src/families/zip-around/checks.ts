@@ -1,7 +1,6 @@
 import { findingWhen, type Finding } from '../../finding/finding.js'
 import { checkFit } from '../../fit/fit.js'
 import { checkFlapDepth } from '../../fit/flap-checks.js'
-import { slipOnBands } from '../../fit/verdict.js'
 import { roundDownToGrid } from '../../length/grid.js'
 import { add, longest, scale, shortest, subtract, zero } from '../../length/length.js'
 import { deriveWrap } from '../../object/derive.js'
@@ -20,8 +19,8 @@ export function checkZipAround(
 ): readonly Finding[] {
   const { stack, object } = job
   return [
-    ...checkFit(body.fitWidth, stack, slipOnBands),
-    ...checkFit(body.fitHeight, stack, slipOnBands),
+    ...checkFit(body.fitWidth, stack),
+    ...checkFit(body.fitHeight, stack),
     ...checkFlapDepth(job, options.flapDepth),
     ...checkCorners(job, body, options),
     ...findingWhen(

@@ -1,6 +1,5 @@
 import { findingWhen, type Finding } from '../../finding/finding.js'
 import { checkFit } from '../../fit/fit.js'
-import { pouchBands } from '../../fit/verdict.js'
 import { add, scale, shortest, subtract, zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { defineFamily, type Job } from '../contract.js'
@@ -41,8 +40,8 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
       standOff: { body: wall.bulk },
       fits: [wall.fitWidth, wall.fitHeight],
       findings: [
-        ...checkFit(wall.fitWidth, stack, pouchBands),
-        ...checkFit(wall.fitHeight, stack, pouchBands),
+        ...checkFit(wall.fitWidth, stack),
+        ...checkFit(wall.fitHeight, stack),
         ...checkFlatness(job),
         ...checkZip(job, wall),
       ],

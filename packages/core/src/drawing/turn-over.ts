@@ -1,0 +1,59 @@
+import { placePanels, type Face, type Strip, type StripPoint, type StripShape } from '../families/strip.js'
+import { add, scale, subtract, zero, type Length } from '../length/length.js'
+
+/**
+ * The finished cover turned over: seen from inside, left and right changed places, flaps folded in over their boards.
+ * An end that wraps over the front stays opened out.
+ */
+export function turnOver(strip: Strip): Strip {
+  const placed = placePanels(strip.panels)
+  const wrapsOver = placed.some(({ kind }) => kind === 'fore-edge')
+  const folded = wrapsOver ? [] : placed.filter(({ kind }) => kind === 'flap')
+  const body = placed.filter(panel => !folded.includes(panel))
+  const [first, last] = [body.at(0), body.at(-1)]
+  if (!first || !last) return strip
+  const [left, right] = [first.x, add(last.x, last.width)]
+  const across = (x: Length): Length => {
+    const inside = x < left ? subtract(scale(left, 2), x) : x > right ? subtract(scale(right, 2), x) : x
+    return subtract(right, inside)
+  }
+  const point = ([x, y]: StripPoint): StripPoint => [across(x), y]
+  const span = <Area extends { readonly at: StripPoint; readonly width: Length }>(area: Area): Area => {
+    const ends = [across(area.at[0]), across(add(area.at[0], area.width))] as const
+    return { ...area, at: [ends[0] < ends[1] ? ends[0] : ends[1], area.at[1]] }
+  }
+  return {
+    ...strip,
+    panels: body.toReversed().map(({ x: _x, ...panel }) => panel),
+    cutPieces: [],
+    areas: strip.areas.map(span),
+    lines: strip.lines.map(line => ({ ...line, from: point(line.from), to: point(line.to) })),
+    shapes: [
+      ...folded.map(({ x, width, name }): StripShape => {
+        const flap = {
+          piece: 'flap',
+          name,
+          face: 'inside',
+          at: [x, zero],
+          width,
+          height: strip.height,
+        } as const
+        return span(flap)
+      }),
+      ...strip.shapes.map(span),
+    ],
+    holes: strip.holes.map(hole => ({ ...hole, at: point(hole.at) })),
+    corners: strip.corners
+      .filter(({ at: [x] }) => x >= left && x <= right)
+      .map(corner => ({
+        ...corner,
+        at: point(corner.at),
+        towards: [corner.towards[0] === 1 ? -1 : 1, corner.towards[1]] as const,
+      })),
+  }
+}
+
+/** Whether something on one face is hidden when the cover is seen from the other. */
+export function isHidden(on: Face | undefined, seenFrom: Face): boolean {
+  return on !== undefined && on !== seenFrom
+}

@@ -1,0 +1,115 @@
+import type { Cover } from '../file/cover.js'
+import type { CoverFile } from '../file/cover-schema.js'
+import { readDraft } from '../file/read-cover.js'
+import { formatLength } from '../length/format.js'
+import { subtract, type Length } from '../length/length.js'
+import { plan, type Plan } from '../plan.js'
+import { missingReadings } from '../object/required.js'
+import { clothArea } from './cloth.js'
+
+/** One way to find the size of a cover, and what it comes to on this thing with these layers. */
+export interface SizingChoice {
+  /** The recipe’s id, or `computed`. */
+  readonly id: string
+  readonly name: string
+  readonly reason: string
+  readonly price: string
+  readonly file: CoverFile
+  readonly plan: Plan
+  /** Of outer cloth, in square metres. */
+  readonly outerArea: number
+}
+
+/**
+ * Computed sizing and every recipe of the family, each planned for the cover. Empty where the cover cannot be planned
+ * yet. Ten plans at most: a millisecond or so.
+ */
+export function listSizingChoices(file: CoverFile): readonly SizingChoice[] {
+  const cover = readPlannable(file)
+  if (!cover) return []
+  const computed = {
+    id: 'computed',
+    name: 'Computed',
+    reason: 'Need plus ease. Another seam changes the cut, not the fit.',
+    price: '',
+    file: followComputed(file),
+  }
+  const recipes = cover.family.recipes.map(({ id, name, reason, price }) => ({
+    id,
+    name,
+    reason,
+    price,
+    file: followRecipe(file, cover, id),
+  }))
+  return [computed, ...recipes].flatMap(choice => {
+    const followed = readPlannable(choice.file)
+    if (!followed) return []
+    const planned = plan(followed)
+    return [{ ...choice, plan: planned, outerArea: clothArea(planned.pieces, 'outer') }]
+  })
+}
+
+/** The same cover, its size computed from the need. */
+export function followComputed(file: CoverFile): CoverFile {
+  return { ...file, sizing: { mode: 'computed' } }
+}
+
+/** The same cover by a recipe: what the recipe brings, its seam and its options, makes room for it. */
+export function followRecipe(file: CoverFile, { object, stack, unit, family }: Cover, id: string): CoverFile {
+  const recipe = family.recipes.find(known => known.id === id)
+  if (!recipe) throw new Error(`Family ${family.id} has no recipe ${id}`)
+  const { seam: _seam, ...rest } = file
+  const brought = recipe.options({ object, stack, unit, seam: recipe.seam(unit) })
+  const kept = Object.entries(file.options ?? {}).filter(([key]) => !(key in brought))
+  return { ...rest, options: Object.fromEntries(kept), sizing: { mode: 'recipe', recipe: id } }
+}
+
+/**
+ * Choices that cut differently and yet leave the same ease, to half a millimetre: their amounts differ only by what
+ * their seams take. Pairs of ids.
+ */
+export function findSameFits(choices: readonly SizingChoice[]): readonly (readonly [string, string])[] {
+  return choices.flatMap((one, index) =>
+    choices
+      .slice(index + 1)
+      .flatMap(other => (fitsAlike(one.plan, other.plan) ? [[one.id, other.id] as const] : [])),
+  )
+}
+
+const halfMillimetre = 160
+
+function fitsAlike(one: Plan, other: Plan): boolean {
+  if (one.fits.length === 0 || one.settled.seam === other.settled.seam) return false
+  return one.fits.every(fit => {
+    const twin = other.fits.find(({ direction }) => direction === fit.direction)
+    return twin !== undefined && Math.abs(subtract(fit.ease, twin.ease)) <= halfMillimetre
+  })
+}
+
+/** What another choice does differently from the one in use, in few words. */
+export function describeDifferences(choice: SizingChoice, inUse: SizingChoice): readonly string[] {
+  const unit = choice.file.unit ?? 'in'
+  const say = (length: Length) => formatLength(length, unit, { style: 'proper' })
+  const { seam } = choice.plan.settled
+  const options = choice.plan.settled.options as Readonly<Record<string, unknown>>
+  const before = inUse.plan.settled.options as Readonly<Record<string, unknown>>
+  return [
+    ...(seam === inUse.plan.settled.seam ? [] : [`seam ${say(seam)}`]),
+    ...Object.entries(options).flatMap(([key, value]) => {
+      if (value === before[key] || value === undefined) return []
+      const words = key.replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)
+      return [
+        `${words} ${typeof value === 'number' ? say(value as Length) : JSON.stringify(value).replaceAll('"', '')}`,
+      ]
+    }),
+  ]
+}
+
+/** The cover of a file that is whole enough to be planned. */
+export function readPlannable(file: CoverFile): Cover | undefined {
+  const draft = readDraft(file)
+  if (!draft.ok) return undefined
+  const { objects, family } = draft.value
+  const waits = objects.some(object => missingReadings(object, family.requiredReadings).length > 0)
+  return waits ? undefined : draft.value
+}
