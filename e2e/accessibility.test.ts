@@ -30,12 +30,16 @@ for (const { look, size, width } of [
     let site: Site
     let page: Page
     let cover = ''
+    let series = ''
+    let sleeve = ''
     before(async () => {
       site = await openSite()
       page = await site.visit('/', size)
       await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: look }])
       await see(page, 'Star atlas, padded')
       cover = await addressOf(page, 'Star atlas, padded')
+      series = await addressOf(page, 'Course handbooks, one wrap for all')
+      sleeve = await addressOf(page, 'E-reader sleeve, quilted')
     })
     after(() => site.close())
 
@@ -44,6 +48,8 @@ for (const { look, size, width } of [
       ['the start of a cover', () => '/new', 'Or something measured before'],
       ['measuring', () => `${cover}/measure`, 'Height was read'],
       ['the make-up', () => `${cover}/make-up`, 'How its size is found'],
+      ['a series of books', () => `${series}/measure`, 'One cover for a whole series'],
+      ['a case for a device', () => `${sleeve}/make-up`, 'Loop and button'],
       ['the layers', () => `${cover}/layers`, 'Bulk underneath'],
       ['the pieces', () => `${cover}/pieces`, 'How it fits'],
       ['the cutting list', () => `${cover}/cutting-list`, 'points to the top'],

@@ -18,12 +18,12 @@ describe('a first cover, from the tape to the cutting list', function () {
     const heights = await page.$$eval('ul[aria-label="Covers"] svg[height]:not(.lucide)', pictures =>
       pictures.map(picture => Number(picture.getAttribute('height'))),
     )
-    expect(heights).to.have.length(4)
+    expect(heights).to.have.length(10)
     // finished heights 253 mm and 327.81 mm (12 29/32 in): 0.7718
-    const [ledger = 0, , atlas = 0] = heights
+    const [ledger = 0, , , , , , , , atlas = 0] = heights
     expect(ledger / atlas).to.be.closeTo(253 / 327.81, 0.002)
     await see(page, 'will not go on · 2 things to say')
-    await see(page, 'E-reader for night trains')
+    await see(page, 'Old field guide')
   })
 
   it('begins with what it is', async () => {
@@ -70,9 +70,9 @@ describe('a first cover, from the tape to the cutting list', function () {
   it('shows the effect of each recipe before it is chosen, and the fit that follows', async () => {
     await press(page, 'Make-up: settled')
     // wrap 14 1/2 + 1 1/2 = 16; 9 3/8 + 1 1/2 = 10 7/8
-    await see(page, /Inch and a half 16 × 10 7\/8 in, roomy/)
-    const recipe = await page.waitForSelector('label ::-p-text(Two inches)')
-    await recipe?.click()
+    await see(page, /Inch and a half roomy .*16 × 10 7\/8 in/, '[data-recipe="inch-and-a-half"]')
+    await see(page, 'Inch and a half and Two inches: another seam, the same fit.')
+    await press(page, 'Two inches')
     await press(page, 'Pieces: settled')
     // 16 1/2 by 11 3/8; flaps 3/4 · 6 5/8 + 1/2 = 5 15/32 → 5 1/2
     await see(page, '16 1/2 × 11 3/8 in', '[data-piece="outer"]')
@@ -100,7 +100,9 @@ describe('a first cover, from the tape to the cutting list', function () {
   })
 
   it('counts every layer', async () => {
-    await press(page, 'Layers: settled')
+    // thin cotton alone under a hardcover: worth a word
+    await press(page, 'Layers: has something to say')
+    await see(page, 'Quilting cotton is 0.3 mm thin and has no body of its own.')
     await see(page, 'Bulk underneath: 0.42 mm')
     await press(page, 'Padding')
     // fusible fleece 3 mm, squash 0.4: 2.4 more

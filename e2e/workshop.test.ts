@@ -58,7 +58,7 @@ describe('the workshop and its things', function () {
   })
 
   it('asks whose readings hold when cover and thing differ', async () => {
-    await press(page, 'Measure: has something to say')
+    await press(page, 'Measure: settled')
     await fill(page, 'Width', '186')
     await see(page, 'These readings differ from those kept for Rota planner.')
     await press(page, 'Take its readings')
@@ -73,7 +73,7 @@ describe('the workshop and its things', function () {
   })
 
   it('takes a layer out and another in, and undoes', async () => {
-    await press(page, 'Layers: settled')
+    await press(page, 'Layers: has something to say')
     await press(page, 'Interfacing')
     await page.waitForSelector('[data-layer="interfacing"]')
     await press(page, 'Take out: lining')

@@ -10,7 +10,7 @@ import { findingWhen, type Finding } from './finding/finding.js'
 import { adviseOnMaterials } from './judge/material-advice.js'
 import { adviseOnCorners, adviseOnSeam } from './judge/seam-advice.js'
 import { checkUsual } from './judge/usual.js'
-import { add, mm, zero, type Length } from './length/length.js'
+import { add, mm, subtract, zero, type Length } from './length/length.js'
 import { checkReadings } from './object/cross-check.js'
 import type { Notion } from './piece/notion.js'
 import { isCuttable, type Piece } from './piece/piece.js'
@@ -21,6 +21,19 @@ export interface Plan extends FamilyPlan {
   readonly settled: { readonly seam: Length; readonly options: object }
   /** Which extra, counted from 0, brought each of the pieces that the way of making did not. */
   readonly extraPieces: Readonly<Record<string, number>>
+  /** Where extras lie on the pieces that carry them. */
+  readonly placed: readonly PlacedExtra[]
+}
+
+/** An extra on its piece, seen from the right side: its lower left corner from that of the piece. */
+export interface PlacedExtra {
+  /** Which extra, counted from 0. */
+  readonly extra: number
+  readonly ground: { readonly name: string; readonly width: Length; readonly height: Length }
+  readonly x: Length
+  readonly y: Length
+  readonly width: Length
+  readonly height: Length
 }
 
 /**
@@ -46,6 +59,7 @@ export function plan(cover: Cover): Plan {
     extraPieces: Object.fromEntries(
       pieces.flatMap(({ piece, index }) => (index === undefined ? [] : [[piece.id, index]])),
     ),
+    placed: added.flatMap((extra, index) => (extra ? placesOf(extra, index) : [])),
     notions: numberedNotions([...made.notions, ...added.flatMap(extra => extra?.notions ?? [])]),
     strip: withExtras(made.strip, added),
     settled: { seam: settled.seam, options: family.resolveOptions(job) },
@@ -165,6 +179,24 @@ function closuresFor(traits: readonly Trait[]): readonly string[] {
     .filter(({ group, refuses }) => group === 'closure' && refuses(traits) === undefined)
     .slice(0, 2)
     .map(({ words }) => `a ${words.name.toLowerCase()}`)
+}
+
+/** The first footprint that has ground of its own. */
+function placesOf({ footprints }: ExtraPlan, extra: number): readonly PlacedExtra[] {
+  return footprints.slice(0, 1).flatMap(({ at, width, height, face, within: ground }) => {
+    if (!ground) return []
+    const left = subtract(at[0], ground.at[0])
+    return [
+      {
+        extra,
+        ground: { name: ground.name, width: ground.width, height: ground.height },
+        x: face === 'inside' ? subtract(subtract(ground.width, left), width) : left,
+        y: subtract(subtract(ground.height, subtract(at[1], ground.at[1])), height),
+        width,
+        height,
+      },
+    ]
+  })
 }
 
 function checkPiece(piece: Piece): readonly Finding[] {

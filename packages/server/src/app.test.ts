@@ -228,17 +228,24 @@ describe('the server', function () {
       [things, covers, materials].map(rows => rows.list(workshop, { limit: 100 })),
     )
     expect([allThings?.items.length, allCovers?.items.length, allMaterials?.items.length]).to.deep.equal([
-      6, 4, 10,
+      10, 10, 11,
     ])
-    const codes = (await covers.list(workshop, { limit: 100 })).items.map(({ file }) => {
+    const planned = (await covers.list(workshop, { limit: 100 })).items.map(({ file }) => {
       const read = readCover(file)
       if (!read.ok) throw new Error(JSON.stringify(read.issues))
-      return plan(read.value).findings.map(({ code }) => code)
+      return { family: file.family, codes: plan(read.value).findings.map(({ code }) => code) }
     })
-    expect(codes).to.deep.equal([
+    expect(new Set(planned.map(({ family }) => family)).size).to.equal(8)
+    expect(planned.map(({ codes }) => codes)).to.deep.equal([
       [],
-      ['board-assumed', 'recipe-changed'],
-      ['wrap-disagrees', 'readings-spread', 'will-it-go-in'],
+      ['grade-seam', 'clip-corners'],
+      ['grade-seam', 'clip-corners'],
+      ['grade-seam', 'page-not-flat'],
+      ['open-only'],
+      ['one-way-print'],
+      [],
+      ['board-assumed', 'one-way-print'],
+      ['wrap-disagrees', 'readings-spread', 'will-it-go-in', 'grade-seam'],
       ['open-only', 'will-not-go'],
     ])
   })

@@ -11,12 +11,18 @@ export function drawWidth(from: Point, to: Point, label: string, tick: Length): 
   ]
 }
 
-/** The same beside a stretch that runs up and down; the label is turned and stands to the right. */
+/**
+ * The same beside a stretch that runs up and down; the label stands to the right, turned, but where the stretch is too
+ * short for it.
+ */
 export function drawHeight(from: Point, to: Point, label: string, tick: Length): readonly Mark[] {
   const middle: Point = [add(from[0], scale(tick, 3)), scale(add(from[1], to[1]), 1 / 2)]
+  const short = to[1] - from[1] < tick * 18
   return [
-    line(from, to, 'measure', 'both'),
+    line(from, to, 'measure', short ? undefined : 'both'),
     ...[from, to].map(([x, y]) => line([(x - tick) as Length, y], [add(x, tick), y], 'measure')),
-    text(middle, label, { size: 'small', turned: true }),
+    short
+      ? text([add(from[0], scale(tick, 2)), middle[1]], label, { size: 'small', align: 'start' })
+      : text(middle, label, { size: 'small', turned: true }),
   ]
 }

@@ -15,7 +15,8 @@ export function drawClosedBook(section: Section): readonly Mark[] {
   ]
 }
 
-function drawBook({ width, thickness, board, rounded }: Section): readonly Mark[] {
+function drawBook({ width, thickness, board, rounded, device }: Section): readonly Mark[] {
+  if (device) return [rectangle([zero, zero], width, thickness, { style: 'object', fill: 'board' })]
   const block: PathMark = {
     kind: 'path',
     start: [width, zero],

@@ -1,6 +1,6 @@
 import type { Section } from '../families/section.js'
 import type { SayLength } from '../finding/say.js'
-import { add, longest, negate, scale, subtract, zero, type Length } from '../length/length.js'
+import { add, longest, mm, negate, scale, subtract, zero, type Length } from '../length/length.js'
 import { drawHeight } from './dimension.js'
 import { text, type Drawing, type Mark } from './drawing.js'
 import { drawClosedBook } from './end-on-book.js'
@@ -24,9 +24,8 @@ export function drawEndOn(section: Section, say: SayLength, { state = 'closed' }
 function drawClosed(section: Section, say: SayLength): Drawing {
   const { width, thickness, plies, rounded, closing } = section
   const bulk = add(...plies.map(ply => ply.thickness))
-  const around = closing === 'over' ? scale(bulk, 2) : bulk
   const unit = scale(longest(width, scale(thickness, 2)), 1 / 100)
-  const reach = add(reachOfCase(section), around)
+  const reach = add(reachOfCase(section), standOutOf(closing, bulk))
   const detailLeft = add(width, reach, scale(unit, 16))
   const detailTop = subtract(negate(reach), scale(unit, 4))
   const detailWidth = scale(unit, 96)
@@ -44,6 +43,20 @@ function drawClosed(section: Section, say: SayLength): Drawing {
       ...drawHeight([dimension, zero], [dimension, thickness], say(thickness), scale(unit, 0.8)),
       ...detail.marks,
     ],
+  }
+}
+
+/** How far the plies, a seam or a gusset stand out beyond the thing. */
+function standOutOf(closing: Section['closing'], bulk: Length): Length {
+  switch (closing) {
+    case 'open':
+      return bulk
+    case 'seam':
+      return add(bulk, mm(3))
+    case 'over':
+      return scale(bulk, 2)
+    case 'zip':
+      return add(scale(bulk, 3), mm(1))
   }
 }
 

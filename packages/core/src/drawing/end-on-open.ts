@@ -20,6 +20,7 @@ export function drawOpenBook(section: Section): readonly Mark[] {
       piece: ply.role,
     })
   })
+  if (section.device) return [...beneath, deviceOn(section, y)]
   const onCloth = subtract(y, stiff)
   const block = scale(subtract(thickness, scale(boards ? zero : board, 2)), 1 / 2)
   const leaves = longest(block, mm(0.5))
@@ -35,6 +36,12 @@ export function drawOpenBook(section: Section): readonly Mark[] {
     ]),
     ...(flap && flap.depth > zero ? flapsFlat(flap, { right, y: onCloth }) : []),
   ]
+}
+
+/** A device lies on one half of its open case. */
+function deviceOn({ width, thickness }: Section, y: Length): Mark {
+  const look = { style: 'object', fill: 'board' } as const
+  return rectangle([scale(width, 0.02), subtract(y, thickness)], scale(width, 0.96), thickness, look)
 }
 
 function boardsFlat(at: {

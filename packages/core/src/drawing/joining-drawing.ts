@@ -46,21 +46,25 @@ function drawLayer(
   y: number,
   flip: (x: number) => number,
 ): readonly Mark[] {
-  const right = layer.face === 'right side up'
+  const sided = hasSides(role)
+  const right = layer.face === 'right side up' || !sided
   const spans = spansOf(layer)
   const mirrored = flip(0) !== 0
-  const side =
-    role === 'padding' || role === 'interfacing' || role === 'board' || role === 'card'
-      ? ''
-      : `, ${layer.face}`
+  const side = sided ? `, ${layer.face}` : ''
+  const fill = right ? (role ? fillOf(role) : 'object') : 'inside'
   return [
-    ...spans.map(span => sheet(span, y, flip, right ? fillOf(role ?? 'trim') : 'inside', layer.piece)),
+    ...spans.map(span => sheet(span, y, flip, fill, layer.piece)),
     ...(right ? [] : spans.map(span => wrongSide(span, y, flip))),
     text(at(mirrored ? flip(labelAt) : labelAt, y + deep / 2), `${layer.name}${side}`, {
       align: mirrored ? 'end' : 'start',
       size: 'small',
     }),
   ]
+}
+
+/** Cloth has a right side; padding, card, board and the thing itself look the same from both. */
+export function hasSides(role: Role | undefined): boolean {
+  return role !== undefined && !['padding', 'interfacing', 'board', 'card'].includes(role)
 }
 
 interface Span {

@@ -12,7 +12,7 @@ import { drawHeight, drawWidth } from './dimension.js'
 import { line, rectangle, text, type Drawing, type LineStyle, type Mark, type Point } from './drawing.js'
 import { drawCorners, outlineOf } from './strip-outline.js'
 import { drawHoles, drawShapes } from './strip-shapes.js'
-import { isHidden, turnOver } from './turn-over.js'
+import { isHidden, openOut, turnOver } from './turn-over.js'
 
 interface PlacedPanel extends Panel {
   readonly x: Length
@@ -30,7 +30,7 @@ export function drawStrip(
   say: SayLength,
   { face = 'outside', plain = false }: StripView = {},
 ): Drawing {
-  const seen = face === 'inside' ? turnOver(strip) : strip
+  const seen = face === 'inside' ? turnOver(strip) : openOut(strip)
   const panels = placePanels(seen.panels)
   const total = totalWidth(seen.panels)
   const unit = scale(longest(total, seen.height), 1 / 100)
@@ -61,7 +61,9 @@ export function drawStrip(
         : [
             ...panels.flatMap(panel => labelPanel(panel, seen.height, unit)),
             ...drawTop(scale(total, 1 / 2), unit, above),
-            ...panels.flatMap(panel => measurePanel(panel, add(seen.height, out.below), unit, say)),
+            ...(panels.length > 1
+              ? panels.flatMap(panel => measurePanel(panel, add(seen.height, out.below), unit, say))
+              : []),
             ...measureWhole(panels, seen.height, {
               unit,
               say,

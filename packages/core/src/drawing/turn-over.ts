@@ -53,6 +53,21 @@ export function turnOver(strip: Strip): Strip {
   }
 }
 
+/** The strip with its flaps opened out: what sits on a flap is seen from outside, too. */
+export function openOut(strip: Strip): Strip {
+  const flaps = placePanels(strip.panels).filter(({ kind }) => kind === 'flap')
+  if (flaps.length === 0 || strip.panels.some(({ kind }) => kind === 'fore-edge')) return strip
+  const onFlap = (from: Length, to: Length) =>
+    flaps.some(({ x, width }) => Math.min(from, to) >= x - 1 && Math.max(from, to) <= x + width + 1)
+  const seen = <Thing extends { readonly face?: Face }>(thing: Thing, from: Length, to: Length): Thing =>
+    thing.face === 'inside' && onFlap(from, to) ? { ...thing, face: 'outside' } : thing
+  return {
+    ...strip,
+    lines: strip.lines.map(line => seen(line, line.from[0], line.to[0])),
+    shapes: strip.shapes.map(shape => seen(shape, shape.at[0], add(shape.at[0], shape.width))),
+  }
+}
+
 /** Whether something on one face is hidden when the cover is seen from the other. */
 export function isHidden(on: Face | undefined, seenFrom: Face): boolean {
   return on !== undefined && on !== seenFrom

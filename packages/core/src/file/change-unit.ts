@@ -19,6 +19,7 @@ export function changeUnit(file: CoverFile, to: Unit): CoverFile {
     ...rest,
     unit: to,
     ...(file.object && { object: sayObjectUnit(file.object, from) }),
+    ...(file.objects && { objects: file.objects.map(object => sayObjectUnit(object, from)) }),
     ...(file.seam !== undefined && { seam: said(file.seam) }),
     ...(file.sizing && { sizing: mapKeys(file.sizing, sizingLengths, said) }),
     ...(file.options && { options: mapKeys(file.options, optionLengths(file.family, from), said) }),

@@ -36,6 +36,13 @@ export const typicalMaterials: readonly TypedMaterial[] = [
   }),
   inner('padding', 'High-loft batting', 8, { squash: 0.6, stretchAlong: 3, stretchAcross: 3, takeUp: 5 }),
   inner('padding', 'Foam stabiliser', 5, { squash: 0.3 }),
+  inner('underlining', 'White lawn', 0.18, { stretchAlong: 1, stretchAcross: 3 }),
+  inner('underlining', 'Plain cotton', 0.28, { stretchAlong: 1, stretchAcross: 2.5, shrinkage: 3 }),
+  inner('clear', 'Clear vinyl', 0.2, { stretchAlong: 1, stretchAcross: 1, seeThrough: 1 }),
+  inner('card', 'Cardstock', 0.3),
+  inner('card', 'Folder card', 0.28),
+  inner('board', 'Chipboard', 1),
+  inner('board', 'Book board', 2.4),
 ]
 
 function outer(name: string, millimetres: number, traits: MaterialInput): TypedMaterial {

@@ -1,6 +1,6 @@
 import type { MaterialBody } from '@snowdrift/core'
 
-/** Ten materials of a made-up workshop, as its owner measured them. */
+/** Eleven materials of a made-up workshop, as its owner measured them. */
 export const demoMaterials: readonly MaterialBody[] = [
   cloth('Spruce-green cotton', '#3f6f5f', {
     thickness: '0.28 mm',
@@ -33,6 +33,12 @@ export const demoMaterials: readonly MaterialBody[] = [
     stretchAlong: 1,
     stretchAcross: 2.5,
     shrinkage: 3,
+  }),
+  inside('underlining', 'White lawn', '#fbfaf6', {
+    thickness: '0.18 mm',
+    stretchAlong: 1,
+    stretchAcross: 3,
+    seeThrough: 0.5,
   }),
   inside('interfacing', 'Woven fusible', '#f1f0ec', { thickness: '0.25 mm' }),
   inside('interfacing', 'Stiff fusible', '#ececec', { thickness: '0.7 mm', stiffness: 'stiff' }),

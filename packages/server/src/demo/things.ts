@@ -53,7 +53,14 @@ export const demoThings = {
     object: {
       kind: 'planner',
       spine: 'coil',
-      readings: { height: ['8 5/8'], width: ['7 1/4'], thickness: ['7/8'], coilDiameter: ['1 1/8'] },
+      readings: {
+        height: ['8 5/8'],
+        width: ['7 1/4'],
+        thickness: ['7/8'],
+        coilDiameter: ['1 1/8'],
+        boardThickness: ['1/16'],
+        cornerRadius: ['3/8'],
+      },
     },
   },
   nightReader: {
@@ -62,6 +69,45 @@ export const demoThings = {
     object: {
       kind: 'tablet',
       readings: { height: ['6 3/4'], width: ['4 7/8'], thickness: ['3/8'], cornerRadius: ['about 3/8'] },
+    },
+  },
+  sketchTablet: {
+    name: 'Sketching tablet',
+    unit: 'in',
+    object: {
+      kind: 'tablet',
+      readings: { height: ['9 7/8'], width: ['7'], thickness: ['5/16'], cornerRadius: ['1/2'] },
+    },
+  },
+  botanySignatures: {
+    name: 'Botany signatures, three summers',
+    unit: 'in',
+    object: {
+      kind: 'journal',
+      readings: { pageHeight: ['8 1/4'], pageWidth: ['5 3/4'], contentsThickness: ['1 1/8'] },
+    },
+  },
+  weatherBooklets: {
+    name: 'Weather booklets',
+    unit: 'in',
+    object: {
+      kind: 'journal',
+      readings: { pageHeight: ['7'], pageWidth: ['4 1/2'], contentsThickness: ['3/4'] },
+    },
+  },
+  fieldGuide: {
+    name: 'Old field guide',
+    unit: 'in',
+    object: {
+      kind: 'hardcover',
+      spine: 'rounded',
+      readings: {
+        height: ['7 3/4'],
+        width: ['5 1/4'],
+        thickness: ['1'],
+        boardThickness: ['1/8'],
+        grooveDepth: ['1/8'],
+      },
     },
   },
 } as const satisfies Record<string, unknown>

@@ -49,9 +49,9 @@ describe('the materials to choose from', () => {
   it('give a layer to begin with, even in an empty workshop', () => {
     expect(firstLayer('padding', [row], 'mm').name).to.equal('Old blanket')
     expect(firstLayer('padding', [], 'mm').name).to.equal('Fusible fleece')
-    expect(firstLayer('underlining', [], 'mm')).to.deep.equal({
-      role: 'underlining',
-      name: 'Underlining',
+    expect(firstLayer('trim', [], 'mm')).to.deep.equal({
+      role: 'trim',
+      name: 'Trim',
       thickness: '0.3 mm',
     })
   })

@@ -36,8 +36,8 @@ export const patch = defineExtra<PatchOptions>({
       ...placeOptions(unit),
     }),
   plan: job => {
-    const { unit, grid, options, about } = job
-    const ground = groundOf(job)
+    const { unit, grid, options, about, cover } = job
+    const ground = findGround(cover, options.on, ['outer'])
     if (!ground)
       return extraPlan({
         findings: findingWhen(true, 'extra-not-carried', about, {
@@ -46,7 +46,7 @@ export const patch = defineExtra<PatchOptions>({
         }),
       })
     const size = { width: options.width ?? customary(3, unit), height: options.height ?? customary(2, unit) }
-    const at = placeOn(ground, options, size, [0.5, 0.62])
+    const at = placeOn(usualGround(job, ground), options, size, [0.5, 0.62])
     const under = twice('turned under', customary(1 / 4, unit))
     return extraPlan({
       pieces: [
@@ -65,9 +65,8 @@ export const patch = defineExtra<PatchOptions>({
 })
 
 /** Where nobody says where it goes, the middle of the front. */
-function groundOf({ cover, options }: ExtraJob<PatchOptions>): Ground | undefined {
-  const ground = findGround(cover, options.on, ['outer'])
+function usualGround({ cover, options }: ExtraJob<PatchOptions>, ground: Ground): Ground {
   const front = placePanels(cover.strip.panels).findLast(({ id }) => id === 'front')
-  if (!ground || options.x !== undefined || options.on !== undefined || !front) return ground
-  return { ...ground, name: 'front', at: [front.x, ground.at[1]], width: front.width }
+  if (options.x !== undefined || options.on !== undefined || !front) return ground
+  return { ...ground, at: [front.x, ground.at[1]], width: front.width }
 }

@@ -1,7 +1,6 @@
 import { scale } from '../../length/length.js'
 import { layerOf, outerOf } from '../../material/layer.js'
 import { pressedThickness } from '../../material/material.js'
-import type { Role } from '../../material/role.js'
 import type { Piece } from '../../piece/piece.js'
 import { plyPiece } from '../../piece/plies.js'
 import { less, times, twice, type Reason } from '../../piece/reason.js'

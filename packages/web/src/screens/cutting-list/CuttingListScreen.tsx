@@ -1,5 +1,6 @@
 import {
   drawPiece,
+  drawStrip,
   sayProperly,
   type CoverFile,
   type Drawing,
@@ -17,6 +18,7 @@ import { Button } from '../../parts/Button'
 import { Length } from '../../parts/Length'
 import { DrawingView } from '../../views/DrawingView'
 import { plannedOf } from '../../views/planned'
+import { Joinings } from '../workspace/pieces/Joinings'
 import { verdictWords } from '../../views/verdict-words'
 
 /** What goes to the table: every piece with its sketch, its size and an arrow to its top. Prints in black and white. */
@@ -53,6 +55,7 @@ function CuttingList({ file }: { readonly file: CoverFile }) {
     <article>
       <h1 className="text-2xl font-semibold">{file.name || 'Cover without a name'}</h1>
       <Facts plan={plan} unit={unit} />
+      <Laid plan={plan} unit={unit} />
       <ul className="mt-4 grid gap-x-8 gap-y-6 sm:grid-cols-2 print:grid-cols-2">
         {plan.pieces.map(piece => (
           <PieceToCut key={piece.id} piece={piece} unit={unit} layers={file.layers} />
@@ -62,9 +65,10 @@ function CuttingList({ file }: { readonly file: CoverFile }) {
         <section className="keep-together mt-6">
           <h2 className="text-lg font-semibold">Notions</h2>
           <ul>
-            {plan.notions.map(({ id, count, length }) => (
+            {plan.notions.map(({ id, count, length, grams }) => (
               <li key={id}>
                 ☐ {count} × {id.replaceAll('-', ' ')}
+                {grams !== undefined && `, ${grams} g a coat`}
                 {length && (
                   <>
                     , <Length value={length.cut} unit={unit} /> each
@@ -75,7 +79,31 @@ function CuttingList({ file }: { readonly file: CoverFile }) {
           </ul>
         </section>
       )}
+      <div className="mt-6">
+        <Joinings plan={plan} />
+      </div>
     </article>
+  )
+}
+
+/** The finished cover from outside and from inside, with its sizes. */
+function Laid({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
+  const [outside, inside] = useMemo(
+    () => (['outside', 'inside'] as const).map(face => drawStrip(plan.strip, sayProperly(unit), { face })),
+    [plan, unit],
+  )
+  if (!outside || !inside) return null
+  return (
+    <div className="keep-together mt-4 grid grid-cols-2 gap-6">
+      {[outside, inside].map(drawing => (
+        <figure key={drawing.title}>
+          <div className="h-44">
+            <DrawingView drawing={drawing} textScale={0.034} />
+          </div>
+          <figcaption className="text-sm text-soft">{drawing.title}</figcaption>
+        </figure>
+      ))}
+    </div>
   )
 }
 
@@ -109,7 +137,7 @@ function PieceToCut({
   readonly layers: CoverFile['layers']
 }) {
   const drawing = useMemo(() => drawPiece(piece, sayProperly(unit)), [piece, unit])
-  const { id, role, count, width, height, trimTo } = piece
+  const { id, role, count, width, height, trimTo, measureFirst, blank } = piece
   const cloth = layers.find(layer => layer.role === role)?.name
   return (
     <li className="keep-together" data-piece={id}>
@@ -122,6 +150,12 @@ function PieceToCut({
       </div>
       <p className="text-sm text-soft">
         {cloth || role}
+        {measureFirst && '; measure first'}
+        {blank && (
+          <>
+            ; on the bias, from a square of <Length value={blank.cut} unit={unit} />
+          </>
+        )}
         {trimTo && (
           <>
             ; trim to {trimTo.piece}, <Length value={trimTo.width} unit={unit} bare /> ×{' '}

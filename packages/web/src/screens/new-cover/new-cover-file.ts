@@ -2,10 +2,12 @@ import {
   coverFormat,
   coverVersion,
   families,
+  mm,
   sayObjectUnit,
   type CoverFile,
   type SettingsRow,
   type ThingRow,
+  type TypedObject,
 } from '@snowdrift/core'
 
 /** A first cover for a thing: the workshop's units, plain cotton with a cotton lining, sizes computed. */
@@ -19,7 +21,7 @@ export function newCoverFile({ name, object, unit }: ThingRow, settings: Setting
     unit: settings.unit,
     ...(grid !== null && { grid }),
     object: { ...said, ...(tapeDivision !== null && said.tapeDivision === undefined && { tapeDivision }) },
-    family: families[0]?.id ?? '',
+    family: familyFor(said),
     ...(seam !== null && { seam }),
     sizing: { mode: 'computed' },
     options: {},
@@ -29,4 +31,10 @@ export function newCoverFile({ name, object, unit }: ThingRow, settings: Setting
     ],
     extras: [],
   }
+}
+
+/** The first way of making that suits the kind of thing; a maker changes it at will. */
+function familyFor({ kind, spine = 'flat', foldsBack = true }: TypedObject): string {
+  const object = { kind, spine, foldsBack, tapeDivision: mm(1), readings: {} }
+  return families.find(family => family.suits(object).suits)?.id ?? ''
 }

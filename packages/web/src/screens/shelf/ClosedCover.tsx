@@ -1,21 +1,19 @@
-import type { Panel } from '@snowdrift/core'
+import { closedFront, type ClosedFront } from '@snowdrift/core'
 import type { Planned } from '../../views/planned'
 import { onShelf } from './shelf-scale'
 
 interface ClosedCoverProps {
   readonly planned: Planned
   readonly colour: string | undefined
-  readonly tied: boolean
 }
 
-/** The finished cover from the front: its spine at the left, a line of stitching inside its edges. */
-export function ClosedCover({ planned: { plan }, colour = 'var(--cloth)', tied }: ClosedCoverProps) {
+/** The finished cover from the front, to scale: spine, stitching, zip, pocket, the end that wraps over. */
+export function ClosedCover({ planned: { plan }, colour = 'var(--cloth)' }: ClosedCoverProps) {
   if (!plan) return <Unmeasured />
-  const { panels, height: tall } = plan.strip
-  const spine = widthOf(panels, 'spine') * 0.22
-  const front = widthOf(panels, 'board') || widthOf(panels, 'body') / 2
-  const [width, height] = [spine + front, onShelf(tall)]
-  const inset = 4
+  const front = closedFront(plan.strip)
+  const spine = onShelf(front.spine)
+  const [width, height] = [spine + onShelf(front.width), onShelf(front.height)]
+  const radius = Math.max(2, onShelf(front.radius))
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden className="block">
       <rect
@@ -23,25 +21,115 @@ export function ClosedCover({ planned: { plan }, colour = 'var(--cloth)', tied }
         y={0.5}
         width={width - 1}
         height={height - 1}
-        rx={2}
+        rx={radius}
         fill={colour}
         stroke="var(--ink)"
         strokeWidth={1}
       />
-      <rect x={0.5} y={0.5} width={spine} height={height - 1} rx={2} fill="#000" opacity={0.22} />
-      <rect
-        x={spine + inset}
-        y={inset}
-        width={Math.max(0, front - 2 * inset)}
-        height={Math.max(0, height - 2 * inset)}
-        fill="none"
-        stroke="#fff"
-        opacity={0.75}
-        strokeWidth={1.2}
-        strokeDasharray="4 3"
-      />
-      {tied && <Bow x={width} y={height / 2} />}
+      {spine > 0 && (
+        <rect
+          x={0.5}
+          y={Math.max(0.5, radius / 2)}
+          width={spine}
+          height={height - Math.max(1, radius)}
+          rx={2}
+          fill="#000"
+          opacity={0.22}
+        />
+      )}
+      <Stitching left={spine} width={width} height={height} radius={radius} />
+      <Shapes front={front} left={spine} />
+      <Zip front={front} left={spine} width={width} height={height} radius={radius} />
+      {front.overlap > 0 && <Overlap width={width} height={height} reach={onShelf(front.overlap)} />}
+      <Holes front={front} left={spine} />
+      {front.bow === 'side' && <Bow x={width} y={height / 2} />}
+      {front.bow === 'foot' && <Bow x={width / 2 + 14} y={height - 18} />}
     </svg>
+  )
+}
+
+interface Frame {
+  readonly left: number
+  readonly width: number
+  readonly height: number
+  readonly radius: number
+}
+
+function Stitching({ left, width, height, radius }: Frame) {
+  const inset = 4
+  return (
+    <rect
+      x={left + inset}
+      y={inset}
+      width={Math.max(0, width - left - 2 * inset)}
+      height={Math.max(0, height - 2 * inset)}
+      rx={Math.max(0, radius - inset)}
+      fill="none"
+      stroke="#fff"
+      opacity={0.75}
+      strokeWidth={1.2}
+      strokeDasharray="4 3"
+    />
+  )
+}
+
+function Shapes({ front, left }: { readonly front: ClosedFront; readonly left: number }) {
+  return front.shapes.map(({ piece, name, at, width, height }, index) => (
+    <rect
+      key={`${piece} ${name} ${index}`}
+      x={left + onShelf(at[0])}
+      y={onShelf(at[1])}
+      width={onShelf(width)}
+      height={onShelf(height)}
+      fill="#fff"
+      fillOpacity={0.28}
+      stroke="#fff"
+      strokeOpacity={0.8}
+    />
+  ))
+}
+
+function Holes({ front, left }: { readonly front: ClosedFront; readonly left: number }) {
+  return front.holes.map(({ at, diameter }, index) => (
+    <circle
+      key={index}
+      cx={left + onShelf(at[0])}
+      cy={onShelf(at[1])}
+      r={Math.max(1.5, onShelf(diameter) / 2)}
+      fill="#fff"
+      fillOpacity={0.7}
+      stroke="var(--ink)"
+    />
+  ))
+}
+
+function Zip({ front, left, width, height, radius }: Frame & { readonly front: ClosedFront }) {
+  if (front.zip === 'none') return null
+  const path =
+    front.zip === 'top'
+      ? `M0 2H${width}`
+      : `M${left} 2H${width - radius}a${radius} ${radius} 0 0 1 ${radius - 2} ${radius}V${height - radius}a${radius} ${radius} 0 0 1 ${2 - radius} ${radius - 2}H${left}`
+  return <path d={path} fill="none" stroke="var(--ink)" strokeWidth={3} strokeDasharray="1.5 1.5" />
+}
+
+function Overlap({
+  width,
+  height,
+  reach,
+}: {
+  readonly width: number
+  readonly height: number
+  readonly reach: number
+}) {
+  const round = Math.min(reach, 14)
+  return (
+    <path
+      d={`M${width} 0H${width - reach + round}q${-round} 0 ${-round} ${round}V${height - round}q0 ${round} ${round} ${round}H${width}z`}
+      fill="#000"
+      fillOpacity={0.16}
+      stroke="var(--ink)"
+      strokeWidth={0.8}
+    />
   )
 }
 
@@ -74,9 +162,4 @@ function Unmeasured() {
       </text>
     </svg>
   )
-}
-
-function widthOf(panels: readonly Panel[], kind: Panel['kind']): number {
-  const panel = panels.find(candidate => candidate.kind === kind)
-  return panel ? onShelf(panel.width) : 0
 }

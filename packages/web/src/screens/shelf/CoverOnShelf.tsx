@@ -24,15 +24,7 @@ export function CoverOnShelf({ row, swatches }: CoverOnShelfProps) {
   const planned = plannedOf(file)
   const name = file.name || 'Cover without a name'
   return (
-    <ShelfPlace
-      picture={
-        <ClosedCover
-          planned={planned}
-          colour={swatches.get(outerName(file))}
-          tied={(file.extras ?? []).length > 0}
-        />
-      }
-    >
+    <ShelfPlace picture={<ClosedCover planned={planned} colour={swatches.get(outerName(file))} />}>
       <Link
         to={`/covers/${id}`}
         className="font-semibold text-ink underline-offset-2 after:absolute after:inset-0 hover:underline"
@@ -57,7 +49,11 @@ function Summary({ planned }: { readonly planned: Planned }) {
   const count = plan.findings.length
   return (
     <>
-      {verdict && <span className={verdictTone[verdict]}>{verdictWords[verdict]}</span>}
+      {verdict ? (
+        <span className={verdictTone[verdict]}>{verdictWords[verdict]}</span>
+      ) : (
+        <span className="text-good">made to measure</span>
+      )}
       {gravest && (
         <span className="text-soft" title={severityWords[gravest]}>
           {' '}

@@ -1,5 +1,16 @@
-import { describeChoice, drawEndOn, drawStrip, sayProperly, type Plan, type Unit } from '@snowdrift/core'
-import { useMemo } from 'react'
+import {
+  describeChoice,
+  drawEndOn,
+  drawStrip,
+  sayProperly,
+  severityOf,
+  type Face,
+  type Plan,
+  type Unit,
+} from '@snowdrift/core'
+import { useMemo, useState } from 'react'
+import { Length } from '../../parts/Length'
+import { Toggle } from '../../parts/Toggle'
 import { DrawingView } from '../../views/DrawingView'
 import { useIsNarrow } from '../../views/use-is-narrow'
 import { useCover } from './cover-context'
@@ -25,18 +36,45 @@ export function LivePicture() {
 
 function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
   const narrow = useIsNarrow()
-  const strip = useMemo(() => drawStrip(plan.strip, sayProperly(unit)), [plan, unit])
+  const [face, setFace] = useState<Face>('outside')
+  const strip = useMemo(() => drawStrip(plan.strip, sayProperly(unit), { face }), [plan, unit, face])
   return (
     <div className="flex h-full flex-col gap-2 px-4 py-2 lg:py-4">
-      <FitLine fits={plan.fits} unit={unit} />
+      <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
+        <PlanLine plan={plan} unit={unit} />
+        <Toggle
+          label="Seen from"
+          value={face}
+          choices={{ outside: 'Outside', inside: 'Inside' }}
+          onChange={setFace}
+        />
+      </div>
       <figure className="min-h-0 contain-content lg:flex-[6]" data-picture="strip">
         <div className="h-36 sm:h-56 lg:h-full">
           <DrawingView drawing={strip} textScale={narrow ? 0.036 : 0.024} />
         </div>
       </figure>
       <EndOnPicture plan={plan} unit={unit} className="contain-content max-lg:hidden lg:flex-[3]" />
-      <Legend />
+      <Legend plan={plan} />
     </div>
+  )
+}
+
+/** Whether it fits; where a fit has no meaning, what is cut. */
+function PlanLine({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
+  const outer = plan.pieces.find(({ id }) => id === 'outer')
+  if (plan.fits.length > 0 || !outer) return <FitLine fits={plan.fits} unit={unit} />
+  const cannot = plan.findings.some(({ code }) => severityOf[code] === 'error')
+  return (
+    <p role="status" aria-label="Fit" className="flex flex-wrap items-baseline gap-x-4">
+      <span className={`text-xl font-semibold sm:text-2xl ${cannot ? 'text-bad' : 'text-good'}`}>
+        {cannot ? 'Cannot be made like this' : 'Made to measure'}
+      </span>
+      <span className="text-soft max-sm:text-sm">
+        outer <Length value={outer.width.cut} unit={unit} bare /> ×{' '}
+        <Length value={outer.height.cut} unit={unit} />
+      </span>
+    </p>
   )
 }
 
@@ -46,13 +84,22 @@ interface EndOnPictureProps {
   readonly className: string
 }
 
-/** The closed thing with its layers round it. Beside the strip where there is room, else below the station. */
+/** The thing with its layers round it, closed or open. Beside the strip where there is room, else below the station. */
 export function EndOnPicture({ plan, unit, className }: EndOnPictureProps) {
   const narrow = useIsNarrow()
-  const drawing = useMemo(() => drawEndOn(plan.section, sayProperly(unit)), [plan, unit])
+  const [state, setState] = useState<'closed' | 'open'>('closed')
+  const drawing = useMemo(() => drawEndOn(plan.section, sayProperly(unit), { state }), [plan, unit, state])
   return (
-    <figure className={`min-h-0 ${className}`} data-picture="end-on">
+    <figure className={`relative min-h-0 ${className}`} data-picture="end-on">
       <DrawingView drawing={drawing} textScale={narrow ? 0.027 : 0.024} />
+      <div className="absolute right-0 bottom-0">
+        <Toggle
+          label="The thing is"
+          value={state}
+          choices={{ closed: 'Closed', open: 'Open' }}
+          onChange={setState}
+        />
+      </div>
     </figure>
   )
 }
@@ -87,19 +134,31 @@ function Waiting({
   )
 }
 
-const legend = [
+const legendWords = [
   ['seam', 'seam'],
   ['fold', 'fold'],
-  ['cut', 'cut edge'],
-  ['hidden', 'layer inside'],
+  ['stitch', 'stitching'],
+  ['hem', 'hem'],
+  ['zip', 'zip'],
+  ['binding', 'binding'],
+  ['quilting', 'quilting'],
+  ['elastic', 'elastic'],
+  ['slit', 'cut here'],
   ['opening', 'turning opening'],
-  ['tie', 'tie'],
+  ['tie', 'ribbon or tie'],
 ] as const
 
-function Legend() {
+/** The lines that this picture has; cut edges and layers inside are in all of them. */
+function Legend({ plan }: { readonly plan: Plan }) {
+  const drawn = new Set(plan.strip.lines.map(({ kind }) => kind))
+  const entries = [
+    ['cut', 'cut edge'] as const,
+    ...(plan.strip.areas.length > 0 ? [['hidden', 'layer inside'] as const] : []),
+    ...legendWords.filter(([kind]) => drawn.has(kind)),
+  ]
   return (
     <ul className="flex flex-wrap gap-x-4 text-sm text-soft max-sm:hidden" aria-label="Lines">
-      {legend.map(([style, words]) => (
+      {entries.map(([style, words]) => (
         <li key={style} className="flex items-center gap-1.5">
           <svg width={26} height={8} className="drawing !h-2 !w-6.5" aria-hidden>
             <line className={`mark mark-${style}`} x1={0} x2={26} y1={4} y2={4} />

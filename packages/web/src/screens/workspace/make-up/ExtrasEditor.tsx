@@ -1,74 +1,83 @@
 import { oneStep } from '../../../drafts/draft'
-import {
-  extras as known,
-  findExtra,
-  listOptionFields,
-  type CoverFile,
-  type TypedExtra,
-} from '@snowdrift/core'
-import { Plus, X } from 'lucide-react'
+import { extras as known, findFamily, type CoverFile, type Extra, type TypedExtra } from '@snowdrift/core'
+import { Plus } from 'lucide-react'
 import { Button } from '../../../parts/Button'
-import { OptionFields } from '../../../parts/OptionFields'
 import { useCover } from '../cover-context'
+import { ExtraCard } from './ExtraCard'
 
-/** What is added to the cover, each with its own options. */
+const groupWords: Readonly<Record<Extra['group'], string>> = {
+  pocket: 'Pockets',
+  closure: 'Closures',
+  carrying: 'To carry it',
+  trimming: 'Trimmings',
+  device: 'For a device',
+}
+const groups = Object.keys(groupWords) as Extra['group'][]
+
+/** What is added to the cover, each with its own options and its place. */
 export function ExtrasEditor() {
-  const { file, unit, division, change } = useCover()
+  const { file, change } = useCover()
   const added = file.extras ?? []
   const set = (key: string, extras: TypedExtra[]) =>
     change(key, (current): CoverFile => ({ ...current, extras }))
   return (
-    <section className="grid gap-4">
+    <section className="grid gap-4" aria-label="Added to it">
       <h3 className="text-lg font-semibold">Added to it</h3>
-      {added.map((typed, index) => {
-        const extra = findExtra(typed.type)
-        if (!extra) return null
-        const { type: _type, ...values } = typed
+      {added.length === 0 && (
+        <p className="text-soft">Nothing yet: pockets, closures, handles and the like.</p>
+      )}
+      {added.map((typed, index) => (
+        <ExtraCard
+          key={index}
+          index={index}
+          typed={typed}
+          onChange={(key, next) =>
+            set(
+              key,
+              added.map((entry, at) => (at === index ? next : entry)),
+            )
+          }
+          onRemove={() =>
+            set(
+              oneStep,
+              added.filter((_, at) => at !== index),
+            )
+          }
+        />
+      ))}
+      <AddExtra onAdd={type => set(oneStep, [...added, { type }])} />
+    </section>
+  )
+}
+
+/** What can be added, by kind; what this way of making cannot carry is left out. */
+function AddExtra({ onAdd }: { readonly onAdd: (type: string) => void }) {
+  const { file } = useCover()
+  const traits = findFamily(file.family)?.traits ?? []
+  const carried = known.filter(({ refuses }) => refuses(traits) === undefined)
+  return (
+    <div className="grid gap-2">
+      {groups.map(group => {
+        const choices = carried.filter(extra => extra.group === group)
+        if (choices.length === 0) return null
         return (
-          <div key={index} className="grid gap-4 rounded-md border border-rule bg-surface p-3">
-            <div className="flex items-start gap-3">
-              <div className="flex-1">
-                <p className="font-medium">{extra.words.name}</p>
-                <p className="text-sm text-soft">{extra.words.summary}</p>
-              </div>
-              <Button
-                look="quiet"
-                aria-label={`Take off: ${extra.words.name.toLowerCase()}`}
-                onClick={() =>
-                  set(
-                    oneStep,
-                    added.filter((_, at) => at !== index),
-                  )
-                }
-              >
-                <X className="size-4" aria-hidden />
-              </Button>
+          <div key={group} className="grid gap-1 sm:grid-cols-[7rem_1fr]">
+            <p className="pt-1.5 text-sm text-soft">{groupWords[group]}</p>
+            <div className="flex flex-wrap gap-1.5">
+              {choices.map(({ type, words }) => (
+                <Button
+                  key={type}
+                  className="!px-2 text-sm"
+                  title={words.summary}
+                  onClick={() => onAdd(type)}
+                >
+                  <Plus className="size-4" aria-hidden /> {words.name}
+                </Button>
+              ))}
             </div>
-            <OptionFields
-              fields={listOptionFields(extra.options(unit))}
-              values={values}
-              settled={{}}
-              unit={unit}
-              division={division}
-              onChange={(key, value) => {
-                const { [key]: _before, ...others } = typed
-                const next = (value === undefined ? others : { ...others, [key]: value }) as TypedExtra
-                set(
-                  `extra.${index}.${key}`,
-                  added.map((entry, at) => (at === index ? next : entry)),
-                )
-              }}
-            />
           </div>
         )
       })}
-      <div className="flex flex-wrap gap-2">
-        {known.map(({ type, words }) => (
-          <Button key={type} onClick={() => set(oneStep, [...added, { type }])}>
-            <Plus className="size-4" aria-hidden /> {words.name}
-          </Button>
-        ))}
-      </div>
-    </section>
+    </div>
   )
 }

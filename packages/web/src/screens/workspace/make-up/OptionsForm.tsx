@@ -24,7 +24,7 @@ export function OptionsForm() {
   const settled = planned.plan?.settled
   return (
     <section className="grid gap-5">
-      <h3 className="text-lg font-semibold">Seam and flaps</h3>
+      <h3 className="text-lg font-semibold">Seam, options and grid</h3>
       <LengthField
         label="Seam allowance"
         unit={unit}

@@ -1,10 +1,15 @@
 import { oneStep } from '../../../drafts/draft'
 import {
+  changeThing,
   changeUnit,
   drawMeasureGuide,
+  findFamily,
+  listThings,
   objectKinds,
+  readingKeys,
   spineShapes,
   units,
+  type CoverFile,
   type ReadingKey,
   type TypedObject,
   type Unit,
@@ -14,42 +19,41 @@ import { SelectField } from '../../../parts/SelectField'
 import { DrawingView } from '../../../views/DrawingView'
 import { kindWords, spineWords } from '../../../views/kind-words'
 import { useCover } from '../cover-context'
+import { BookTabs } from './BookTabs'
 import { ReadingList } from './ReadingList'
 import { ThingDiffers } from './ThingDiffers'
-
-const main: readonly ReadingKey[] = ['height', 'wrap', 'width', 'thickness', 'openWidth', 'boardThickness']
-const further: readonly ReadingKey[] = [
-  'coilDiameter',
-  'pageWidth',
-  'pageHeight',
-  'contentsThickness',
-  'grooveDepth',
-  'cornerRadius',
-]
 
 /** What is covered, and what the tape says of it. */
 export function MeasureStation() {
   const { file } = useCover()
   const [focused, setFocused] = useState<ReadingKey>('height')
-  const onCoil = file.object?.spine === 'coil'
-  const shown: readonly ReadingKey[] = onCoil ? [...main, 'coilDiameter'] : main
+  const [book, setBook] = useState(0)
+  const things = listThings(file)
+  const thing = Math.min(book, Math.max(0, things.length - 1))
+  const shown = readingsFor(file, things[thing])
   return (
     <div className="grid gap-6">
       <h2 className="sr-only">Measure</h2>
       <ThingDiffers />
-      <ObjectFields />
+      <BookTabs thing={thing} onChoose={setBook} />
+      <ObjectFields thing={thing} />
       <div className="grid gap-6 sm:grid-cols-[1fr_11rem]">
-        <div className="order-2 grid content-start gap-5 sm:order-1">
+        <div key={thing} className="order-2 grid content-start gap-5 sm:order-1">
           {shown.map(reading => (
-            <ReadingList key={reading} reading={reading} onFocus={() => setFocused(reading)} />
+            <ReadingList key={reading} thing={thing} reading={reading} onFocus={() => setFocused(reading)} />
           ))}
           <details>
             <summary className="text-soft">Other measurements</summary>
             <div className="mt-4 grid gap-5">
-              {further
+              {readingKeys
                 .filter(reading => !shown.includes(reading))
                 .map(reading => (
-                  <ReadingList key={reading} reading={reading} onFocus={() => setFocused(reading)} />
+                  <ReadingList
+                    key={reading}
+                    thing={thing}
+                    reading={reading}
+                    onFocus={() => setFocused(reading)}
+                  />
                 ))}
             </div>
           </details>
@@ -58,6 +62,25 @@ export function MeasureStation() {
       </div>
     </div>
   )
+}
+
+const bookReadings: readonly ReadingKey[] = [
+  'height',
+  'wrap',
+  'width',
+  'thickness',
+  'openWidth',
+  'boardThickness',
+]
+const deviceReadings: readonly ReadingKey[] = ['height', 'width', 'thickness', 'cornerRadius']
+const journalReadings: readonly ReadingKey[] = ['pageHeight', 'pageWidth', 'contentsThickness']
+
+/** The measurements that the way of making asks for, in the order in which they are taken. */
+function readingsFor({ family }: CoverFile, thing: TypedObject | undefined): readonly ReadingKey[] {
+  const traits = findFamily(family)?.traits ?? []
+  if (traits.includes('device')) return deviceReadings
+  if (traits.includes('journal')) return journalReadings
+  return thing?.spine === 'coil' ? [...bookReadings, 'coilDiameter'] : bookReadings
 }
 
 function MeasureGuide({ reading }: { readonly reading: ReadingKey }) {
@@ -72,11 +95,11 @@ function MeasureGuide({ reading }: { readonly reading: ReadingKey }) {
   )
 }
 
-function ObjectFields() {
+function ObjectFields({ thing }: { readonly thing: number }) {
   const { file, unit, change } = useCover()
-  const object: TypedObject = file.object ?? { kind: 'hardcover' }
+  const object: TypedObject = listThings(file)[thing] ?? { kind: 'hardcover' }
   const set = (changes: Partial<TypedObject>) =>
-    change(oneStep, current => ({ ...current, object: { ...object, ...changes } }))
+    change(oneStep, current => changeThing(current, thing, known => ({ ...known, ...changes })))
   return (
     <div className="grid grid-cols-2 gap-4">
       <SelectField

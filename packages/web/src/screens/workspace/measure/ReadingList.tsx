@@ -1,15 +1,17 @@
 import { oneStep } from '../../../drafts/draft'
 import {
   applyRepair,
+  changeThing,
   deriveUncertainty,
   readingRanges,
   readingStates,
   readingStateWords,
   readingWords,
-  type Cover,
-  type CoverFile,
+  listThings,
+  type CoveredObject,
   type ReadingKey,
   type ReadingState,
+  type TypedObject,
   type TypedReading,
 } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
@@ -21,19 +23,23 @@ import { LengthField } from '../../../parts/LengthField'
 import { findingsAbout, useCover } from '../cover-context'
 
 interface ReadingListProps {
+  /** Which of the things the cover is for, counted from 0. */
+  readonly thing: number
   readonly reading: ReadingKey
   readonly onFocus: () => void
 }
 
 /** One measurement: its readings, each as typed, and what is to be said of them. */
-export function ReadingList({ reading, onFocus }: ReadingListProps) {
+export function ReadingList({ thing, reading, onFocus }: ReadingListProps) {
   const { file, planned, unit, division, change } = useCover()
   const [rowsAsked, setRowsAsked] = useState(1)
-  const taken = file.object?.readings?.[reading] ?? []
+  const taken = listThings(file)[thing]?.readings?.[reading] ?? []
   const { name, how } = readingWords[reading]
   const rows = Math.max(rowsAsked, taken.length, 1)
   const set = (index: number, entry: TypedReading | undefined) =>
-    change(`reading.${reading}.${index}`, current => withReading(current, reading, index, entry))
+    change(`reading.${thing}.${reading}.${index}`, current =>
+      changeThing(current, thing, object => withReading(object, reading, index, entry)),
+    )
   return (
     <div className="grid gap-2" data-reading={reading} onFocus={onFocus}>
       {Array.from({ length: rows }, (_, index) => {
@@ -69,9 +75,13 @@ export function ReadingList({ reading, onFocus }: ReadingListProps) {
           <StateChoice
             name={name}
             taken={taken}
-            onChange={next => change(`state.${reading}`, current => withReadings(current, reading, next))}
+            onChange={next =>
+              change(`state.${thing}.${reading}`, current =>
+                changeThing(current, thing, object => withReadings(object, reading, next)),
+              )
+            }
           />
-          <Sureness cover={planned.cover} reading={reading} />
+          <Sureness object={planned.cover?.objects[thing]} reading={reading} />
         </div>
       )}
       {findingsAbout(planned, `reading:${reading}`).map(finding => (
@@ -126,8 +136,14 @@ function inState(entry: TypedReading, state: ReadingState | ''): TypedReading {
   return 'about' in detail ? detail : detail.value
 }
 
-function Sureness({ cover, reading }: { readonly cover: Cover | undefined; readonly reading: ReadingKey }) {
-  const uncertainty = cover && deriveUncertainty(cover.object, reading)
+function Sureness({
+  object,
+  reading,
+}: {
+  readonly object: CoveredObject | undefined
+  readonly reading: ReadingKey
+}) {
+  const uncertainty = object && deriveUncertainty(object, reading)
   if (!uncertainty) return null
   return (
     <span className="text-sm text-soft">
@@ -136,23 +152,22 @@ function Sureness({ cover, reading }: { readonly cover: Cover | undefined; reado
   )
 }
 
-/** The file with one reading put in place, or taken out. */
+/** The thing with one reading put in place, or taken out. */
 function withReading(
-  file: CoverFile,
+  thing: TypedObject,
   key: ReadingKey,
   index: number,
   entry: TypedReading | undefined,
-): CoverFile {
-  const list = [...(file.object?.readings?.[key] ?? [])]
+): TypedObject {
+  const list = [...(thing.readings?.[key] ?? [])]
   if (entry === undefined) list.splice(index, 1)
   else list[index] = entry
-  return withReadings(file, key, list)
+  return withReadings(thing, key, list)
 }
 
-function withReadings(file: CoverFile, key: ReadingKey, list: TypedReading[]): CoverFile {
-  const object = file.object ?? { kind: 'hardcover' }
-  const { [key]: _before, ...others } = object.readings ?? {}
-  return { ...file, object: { ...object, readings: list.length > 0 ? { ...others, [key]: list } : others } }
+function withReadings(thing: TypedObject, key: ReadingKey, list: TypedReading[]): TypedObject {
+  const { [key]: _before, ...others } = thing.readings ?? {}
+  return { ...thing, readings: list.length > 0 ? { ...others, [key]: list } : others }
 }
 
 function focusReading(reading: ReadingKey): void {

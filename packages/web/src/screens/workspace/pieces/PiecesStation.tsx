@@ -8,6 +8,8 @@ import { roleWords } from '../layers/role-words'
 import { useCover } from '../cover-context'
 import { stationOf } from '../stations'
 import { FitTable } from './FitTable'
+import { Joinings } from './Joinings'
+import { OtherThings } from './OtherThings'
 import { ReasonSum } from './ReasonSum'
 
 /** Every piece with its size and the reasons that add up to it; what to buy; how it fits. */
@@ -47,6 +49,8 @@ export function PiecesStation() {
         </section>
       )}
       <FitTable fits={plan.fits} unit={unit} />
+      <Joinings plan={plan} />
+      <OtherThings plan={plan} />
     </div>
   )
 }
@@ -54,7 +58,7 @@ export function PiecesStation() {
 function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit }) {
   const dispatch = useAppDispatch()
   const isLit = useAppSelector(state => state.lit.piece === piece.id)
-  const { id, role, count, width, height, trimTo } = piece
+  const { id, role, count, width, height, trimTo, measureFirst, blank } = piece
   return (
     <li
       className={`py-2.5 pl-2 ${isLit ? 'bg-thread-soft' : ''}`}
@@ -85,6 +89,13 @@ function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit 
                 <Length value={trimTo.height} unit={unit} />.
               </>
             )}
+            {measureFirst && ' Measure it off the made thing before it is cut.'}
+            {blank && (
+              <>
+                {' '}
+                On the bias, from a square of <Length value={blank.cut} unit={unit} />.
+              </>
+            )}
           </p>
         </div>
       </details>
@@ -93,7 +104,7 @@ function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit 
 }
 
 function NotionRow({ notion, unit }: { readonly notion: Notion; readonly unit: Unit }) {
-  const { id, count, length, measureFirst } = notion
+  const { id, count, length, measureFirst, grams } = notion
   return (
     <li className="py-2.5 pl-2">
       <details>
@@ -105,6 +116,7 @@ function NotionRow({ notion, unit }: { readonly notion: Notion; readonly unit: U
               <Length value={length.cut} unit={unit} />
             </span>
           )}
+          {grams !== undefined && <span className="text-lg">{grams} g a coat</span>}
           <span className="text-sm text-thread underline">Why?</span>
         </summary>
         <div className="mt-2 pb-2 pl-11">

@@ -1,0 +1,88 @@
+import { applyRepair, findExtra, listOptionFields, type TypedExtra } from '@snowdrift/core'
+import { X } from 'lucide-react'
+import { oneStep } from '../../../drafts/draft'
+import { Button } from '../../../parts/Button'
+import { FindingNote } from '../../../parts/FindingNote'
+import { OptionFields } from '../../../parts/OptionFields'
+import { findingsAbout, useCover } from '../cover-context'
+import { PlacePicture } from './PlacePicture'
+
+interface ExtraCardProps {
+  readonly index: number
+  readonly typed: TypedExtra
+  readonly onChange: (key: string, next: TypedExtra) => void
+  readonly onRemove: () => void
+}
+
+const placeKeys = ['on', 'x', 'y']
+
+/** One thing added: what it says of itself, its findings, its place, its options. */
+export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) {
+  const { planned, unit, division, change } = useCover()
+  const extra = findExtra(typed.type)
+  if (!extra) return null
+  const { type: _type, ...values } = typed
+  const placed = planned.plan?.placed.find(entry => entry.extra === index)
+  const fields = listOptionFields(extra.options(unit))
+  const set = (key: string, value: unknown) => {
+    const { [key]: _before, ...others } = typed
+    onChange(
+      `extra.${index}.${key}`,
+      (value === undefined ? others : { ...others, [key]: value }) as TypedExtra,
+    )
+  }
+  const form = (shown: typeof fields) => (
+    <OptionFields
+      fields={shown}
+      values={values}
+      settled={placed ? { ...placed } : {}}
+      unit={unit}
+      division={division}
+      choices={{ on: carriersOf(planned.plan?.pieces ?? [], planned.plan?.extraPieces ?? {}) }}
+      onChange={set}
+    />
+  )
+  return (
+    <div className="grid gap-4 rounded-md border border-rule bg-surface p-3" data-extra={typed.type}>
+      <div className="flex items-start gap-3">
+        <div className="flex-1">
+          <p className="font-medium">{extra.words.name}</p>
+          <p className="text-sm text-soft">{extra.words.summary}</p>
+        </div>
+        <Button look="quiet" aria-label={`Take off: ${extra.words.name.toLowerCase()}`} onClick={onRemove}>
+          <X className="size-4" aria-hidden />
+        </Button>
+      </div>
+      {findingsAbout(planned, `extra:${index}`).map(finding => (
+        <FindingNote
+          key={finding.code}
+          finding={finding}
+          unit={unit}
+          onRepair={repair => change(oneStep, current => applyRepair(current, repair))}
+        />
+      ))}
+      <PlacePicture
+        name={extra.words.name}
+        index={index}
+        onPlace={(x, y, key) => onChange(`extra.${index}.${key}`, { ...typed, x, y })}
+      />
+      {form(fields.filter(([key]) => !placeKeys.includes(key)))}
+      <details>
+        <summary className="text-soft">Its exact place</summary>
+        <div className="mt-3 grid gap-4">{form(fields.filter(([key]) => placeKeys.includes(key)))}</div>
+      </details>
+    </div>
+  )
+}
+
+/** The pieces that something can be sewn to: all that the way of making cuts. */
+function carriersOf(
+  pieces: readonly { readonly id: string }[],
+  extraPieces: Readonly<Record<string, number>>,
+): Readonly<Record<string, string>> {
+  const own = pieces.filter(({ id }) => !(id in extraPieces))
+  return {
+    '': 'where it usually sits',
+    ...Object.fromEntries(own.map(({ id }) => [id, id.replaceAll('-', ' ')])),
+  }
+}

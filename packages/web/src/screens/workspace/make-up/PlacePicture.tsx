@@ -1,0 +1,122 @@
+import {
+  DndContext,
+  PointerSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core'
+import { formatLength, mm, svgNumber, toMm, type Length, type PlacedExtra, type Unit } from '@snowdrift/core'
+import type { KeyboardEvent } from 'react'
+import { useCover } from '../cover-context'
+import { snap } from './snap'
+
+interface PlacePictureProps {
+  readonly name: string
+  readonly index: number
+  /** From the left and from below of its piece, as seen from its right side; `key` groups moves into one undo step. */
+  readonly onPlace: (x: string, y: string, key: string) => void
+}
+
+const wide = 230
+const tall = 150
+
+/**
+ * The piece that carries an extra, to scale, with the extra on it: dragged, or moved by the arrow keys, it snaps to
+ * edges and middles. Nothing is shown for what has no ground of its own.
+ */
+export function PlacePicture({ name, index, onPlace }: PlacePictureProps) {
+  const { planned, unit, division } = useCover()
+  const placed = planned.plan?.placed.find(entry => entry.extra === index)
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 3 } }))
+  if (!placed) return null
+  const scale = Math.min(wide / toMm(placed.ground.width), tall / toMm(placed.ground.height))
+  const move = (dx: Length, dy: Length, key: string, snapping: boolean) => {
+    const x = snap(
+      clamp(placed.x + dx, placed.ground.width - placed.width),
+      placed.width,
+      placed.ground.width,
+      snapping,
+    )
+    const y = snap(
+      clamp(placed.y + dy, placed.ground.height - placed.height),
+      placed.height,
+      placed.ground.height,
+      snapping,
+    )
+    onPlace(typedPlace(x, unit), typedPlace(y, unit), key)
+  }
+  const onDragEnd = ({ delta }: DragEndEvent) =>
+    move(mm(delta.x / scale), mm(-delta.y / scale), `place.${Date.now()}`, true)
+  const onKeyDown = (event: KeyboardEvent) => {
+    const step = keySteps[event.key]
+    if (!step) return
+    event.preventDefault()
+    const length = (division * (event.shiftKey ? 8 : 1)) as Length
+    const onMark = (from: Length, steps: number) =>
+      steps === 0 ? 0 : Math.round(from / division) * division - from + steps * length
+    move(onMark(placed.x, step[0]) as Length, onMark(placed.y, step[1]) as Length, 'place', false)
+  }
+  return (
+    <DndContext sensors={sensors} onDragEnd={onDragEnd}>
+      <figure className="grid gap-1">
+        <Ground placed={placed} name={name} scale={scale} onKeyDown={onKeyDown} unit={unit} />
+        <figcaption className="text-sm text-soft">
+          On the {placed.ground.name}, seen from its right side. Drag it, or use the arrow keys; with shift it
+          goes further.
+        </figcaption>
+      </figure>
+    </DndContext>
+  )
+}
+
+const keySteps: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+}
+
+interface GroundProps {
+  readonly placed: PlacedExtra
+  readonly name: string
+  readonly scale: number
+  readonly unit: Unit
+  readonly onKeyDown: (event: KeyboardEvent) => void
+}
+
+function Ground({ placed, name, scale, unit, onKeyDown }: GroundProps) {
+  const { attributes, listeners, setNodeRef, transform } = useDraggable({ id: `extra-${placed.extra}` })
+  const { ground } = placed
+  const [width, height] = [toMm(ground.width) * scale, toMm(ground.height) * scale]
+  const left = toMm(placed.x) * scale + (transform?.x ?? 0)
+  const top = height - toMm(placed.y) * scale - toMm(placed.height) * scale + (transform?.y ?? 0)
+  const say = (length: Length) => formatLength(length, unit)
+  return (
+    <div
+      className="relative touch-none border border-dashed border-strong-rule bg-(--cloth-inside)"
+      style={{ width, height }}
+      data-ground={ground.name}
+    >
+      <button
+        type="button"
+        ref={setNodeRef}
+        {...attributes}
+        {...listeners}
+        onKeyDown={onKeyDown}
+        aria-label={`Move ${name.toLowerCase()}: ${say(placed.x)} from the left, ${say(placed.y)} from below`}
+        className="absolute cursor-grab border-2 border-thread bg-thread-soft/80 active:cursor-grabbing"
+        style={{ left, top, width: toMm(placed.width) * scale, height: toMm(placed.height) * scale }}
+        data-at={`${svgNumber(placed.x)} ${svgNumber(placed.y)}`}
+      />
+    </div>
+  )
+}
+
+function typedPlace(length: Length, unit: Unit): string {
+  return formatLength(length, unit, { finest: 64 })
+}
+
+function clamp(value: number, most: number): Length {
+  return Math.max(0, Math.min(value, Math.max(0, most))) as Length
+}

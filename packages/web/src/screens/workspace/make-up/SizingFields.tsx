@@ -1,0 +1,79 @@
+import { findFamily, mm, zero, type LengthRange, type TypedSizing } from '@snowdrift/core'
+import { LengthField } from '../../../parts/LengthField'
+import { SelectField } from '../../../parts/SelectField'
+import { useCover } from '../cover-context'
+
+const measureWords = { open: 'the open width', wrap: 'the wrap', device: 'the device' } as const
+
+const easeRange: LengthRange = { min: zero, max: mm(150) }
+const amountRange: LengthRange = { min: zero, max: mm(500) }
+
+type EaseKey = 'easeWidth' | 'easeHeight'
+
+/** The ease that is aimed at, where the size is computed. */
+export function EaseFields() {
+  const { file, planned, unit, division, change } = useCover()
+  const { sizing } = file
+  const usual = findFamily(file.family)?.defaultEase(unit)
+  if (!planned.cover || (sizing && sizing.mode !== undefined && sizing.mode !== 'computed')) return null
+  const field = (key: EaseKey, label: string) => (
+    <LengthField
+      label={label}
+      unit={unit}
+      value={sizing && key in sizing ? (sizing as Record<EaseKey, string>)[key] : undefined}
+      fallback={key === 'easeWidth' ? usual?.width : usual?.height}
+      division={division}
+      range={easeRange}
+      onChange={typed =>
+        change(key, current => ({ ...current, sizing: withEase(current.sizing, key, typed) }))
+      }
+    />
+  )
+  return (
+    <div className="flex flex-wrap gap-6">
+      {field('easeWidth', 'Ease round it')}
+      {field('easeHeight', 'Ease in height')}
+    </div>
+  )
+}
+
+/** What a rule of one's own adds, and to which measurement. */
+export function RuleFields({ measures }: { readonly measures: readonly (keyof typeof measureWords)[] }) {
+  const { file, unit, division, change } = useCover()
+  const { sizing } = file
+  if (sizing?.mode !== 'rule') return null
+  const set = (key: string, value: string) =>
+    change(key, current => ({ ...current, sizing: { ...sizing, [key]: value } }))
+  const field = (key: 'addWidth' | 'addHeight', label: string) => (
+    <LengthField
+      label={label}
+      unit={unit}
+      value={sizing[key]}
+      division={division}
+      range={amountRange}
+      onChange={typed => typed !== undefined && set(key, typed)}
+    />
+  )
+  return (
+    <div className="flex flex-wrap gap-6">
+      <SelectField
+        label="Added to"
+        value={sizing.measure ?? measures[0] ?? 'wrap'}
+        choices={measureWordsOf(measures)}
+        onChange={measure => set('measure', measure)}
+      />
+      {field('addWidth', 'Added to the width')}
+      {field('addHeight', 'Added to the height')}
+    </div>
+  )
+}
+
+function measureWordsOf(measures: readonly (keyof typeof measureWords)[]) {
+  return Object.fromEntries(measures.map(measure => [measure, measureWords[measure]])) as typeof measureWords
+}
+
+function withEase(sizing: TypedSizing | undefined, key: EaseKey, typed: string | undefined): TypedSizing {
+  const eases = sizing && (sizing.mode === undefined || sizing.mode === 'computed') ? sizing : {}
+  const { [key]: _before, ...others } = eases
+  return typed === undefined ? { ...others, mode: 'computed' } : { ...others, mode: 'computed', [key]: typed }
+}

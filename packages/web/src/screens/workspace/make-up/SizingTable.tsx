@@ -1,0 +1,125 @@
+import { describeDifferences, type CoverFile, type SizingChoice, type Unit } from '@snowdrift/core'
+import { Fractions } from '../../../parts/Fractions'
+import { Length } from '../../../parts/Length'
+import { clothLength, usualCloth } from '../../../views/cloth-words'
+import { verdictTone, verdictWords, worstVerdict } from '../../../views/verdict-words'
+import { useCover } from '../cover-context'
+import { sharedScale, SmallStrip } from './SmallStrip'
+
+interface SizingTableProps {
+  readonly choices: readonly SizingChoice[]
+  readonly chosen: string
+  readonly onChoose: (file: CoverFile) => void
+}
+
+/** Every recipe and the computed size on this thing with these layers. Choosing a row applies it. */
+export function SizingTable({ choices, chosen, onChoose }: SizingTableProps) {
+  const { unit } = useCover()
+  const scale = sharedScale(
+    choices.map(({ plan }) => plan),
+    unit,
+    84,
+  )
+  const inUse = choices.find(({ id }) => id === chosen)
+  return (
+    <div className="overflow-x-auto" role="region" aria-label="Recipes compared" tabIndex={0}>
+      <table className="w-full border-collapse text-left">
+        <thead className="text-sm text-soft">
+          <tr>
+            <th scope="col" className="pr-2 font-normal">
+              Recipe
+            </th>
+            <th scope="col" className="pr-2 font-normal">
+              Outer cut
+            </th>
+            <th scope="col" className="pr-2 font-normal">
+              Ease
+            </th>
+            <th scope="col" className="font-normal">
+              Cloth, {usualCloth(unit)} wide
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {choices.map(choice => (
+            <Row
+              key={choice.id}
+              choice={choice}
+              inUse={inUse}
+              unit={unit}
+              scale={scale}
+              chosen={choice.id === chosen}
+              onChoose={() => onChoose(choice.file)}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+interface RowProps {
+  readonly choice: SizingChoice
+  readonly inUse: SizingChoice | undefined
+  readonly unit: Unit
+  readonly scale: number
+  readonly chosen: boolean
+  readonly onChoose: () => void
+}
+
+function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
+  const { id, name, reason, price, plan, outerArea } = choice
+  const outer = plan.pieces.find(piece => piece.id === 'outer')
+  const verdict = worstVerdict(plan.fits)
+  const differs = inUse && !chosen ? describeDifferences(choice, inUse) : []
+  return (
+    <tr className="border-t border-rule align-top has-checked:bg-thread-soft" data-recipe={id}>
+      <th scope="row" className="py-2 pr-2 font-normal">
+        <label className="grid cursor-pointer grid-cols-[auto_5.5rem_1fr] gap-x-2">
+          <input
+            type="radio"
+            name="sizing"
+            className="mt-1.5 accent-(--thread)"
+            checked={chosen}
+            onChange={onChoose}
+            aria-label={name}
+          />
+          <SmallStrip plan={plan} unit={unit} scale={scale} label={`${name}, laid flat`} />
+          <span className="grid content-start gap-0.5">
+            <span className="font-medium">{name}</span>
+            {verdict && <span className={`text-sm ${verdictTone[verdict]}`}>{verdictWords[verdict]}</span>}
+          </span>
+        </label>
+        <details className="mt-1 pl-6 text-sm text-soft">
+          <summary>Why, and its price</summary>
+          <p className="max-w-80">{reason}</p>
+          {price && <p className="max-w-80">Its price: {price}</p>}
+        </details>
+        {differs.length > 0 && (
+          <p className="mt-0.5 pl-6 text-sm text-soft">
+            Differs: <Fractions text={differs.join(', ')} />
+          </p>
+        )}
+      </th>
+      <td className="py-2 pr-2 whitespace-nowrap">
+        {outer && (
+          <>
+            <Length value={outer.width.cut} unit={unit} bare /> ×{' '}
+            <Length value={outer.height.cut} unit={unit} />
+          </>
+        )}
+      </td>
+      <td className="py-2 pr-2 text-sm whitespace-nowrap">
+        {plan.fits.map(({ direction, ease, verdict: own }) => (
+          <p key={direction}>
+            <Length value={ease} unit={unit} /> <span className="sr-only">{direction}, </span>
+            <span className={verdictTone[own]}>{verdictWords[own]}</span>
+          </p>
+        ))}
+      </td>
+      <td className="py-2 whitespace-nowrap">
+        <Fractions text={clothLength(outerArea, unit)} />
+      </td>
+    </tr>
+  )
+}
