@@ -75,19 +75,20 @@ function checkOpening(
 
 const ways = { x: ['left', 'right'], y: ['up', 'down'] } as const
 
+/** What lies on the inside is seen from there: left and right change places. */
 function checkPair(first: NamedFootprint, second: NamedFootprint): readonly Finding[] {
   if (first.face !== second.face || first.index === second.index) return []
   const across = overlap(first, second, 0)
   const along = overlap(first, second, 1)
   const over = shortest(across.over, along.over)
-  const { axis, clear, way } =
-    across.clear <= along.clear ? { axis: 'x' as const, ...across } : { axis: 'y' as const, ...along }
+  const sideways = across.clear <= along.clear
+  const seen = first.face === 'inside' ? (across.way === 0 ? 1 : 0) : across.way
   const data: FindingData['extras-collide'] = {
     first: first.name,
     second: second.name,
     over,
-    clear,
-    way: ways[axis][way],
+    clear: sideways ? across.clear : along.clear,
+    way: sideways ? ways.x[seen] : ways.y[along.way],
   }
   return findingWhen(over > mm(0.05), 'extras-collide', `extra:${second.index}`, data)
 }

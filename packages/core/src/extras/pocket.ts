@@ -115,9 +115,15 @@ export function planPocket(
     notions: made.notions ?? [],
     findings: made.findings ?? [],
     shapes: [shape],
-    lines: (made.lines ?? []).map(line => moved(line, at, ground)),
+    lines: [mouthLine(size, unit), ...(made.lines ?? [])].map(line => moved(line, at, ground)),
     footprints: [footprintOn(ground, at, size)],
   })
+}
+
+/** A line of stitches ¼ in below the mouth tells which side stays open. */
+function mouthLine({ width }: Size, unit: Unit): StripLine {
+  const y = customary(1 / 4, unit)
+  return { kind: 'hem', from: [zero, y], to: [width, y], label: 'mouth' }
 }
 
 function sizeOn(ground: Ground, { width, height }: PocketOptions, unit: Unit, fixedWidth?: Length): Size {

@@ -81,10 +81,11 @@ export const options = (unit: Unit) =>
       label: 'Lining short of the edge',
       help: 'All round. ⅛ in unless set.',
     }),
-    spineLiningOverlap: lengthOption(unit, wide, {
-      label: 'Spine lining over each board',
-      help: '½ in unless set; ¼ to ¾ in.',
-    }),
+    spineLiningOverlap: lengthOption(
+      unit,
+      { ...wide, usual: [customary(1 / 4, unit), customary(3 / 4, unit)] },
+      { label: 'Spine lining over each board', help: '½ in unless set; ¼ to ¾ in.' },
+    ),
     underlining: yesNoOption({
       label: 'Underlining',
       help: 'A pale cloth under thin or see-through cloth, cut like it.',

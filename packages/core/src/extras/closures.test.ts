@@ -1,0 +1,192 @@
+import { expect } from 'chai'
+import type { TypedExtra } from '../file/cover-schema.js'
+import {
+  codesOf,
+  cutOf,
+  exactOf,
+  familyFile,
+  findingOf,
+  fitOf,
+  notionOf,
+  pieceOf,
+  planFrom,
+} from '../file/testing/cover-files.js'
+import { toJsonMm, toMm } from '../length/length.js'
+
+/** The thing is 240 × 160 × 20 mm; its slip-on cover has a seam of 6. */
+const added = (extra: TypedExtra, family = 'slip-cover') => planFrom(familyFile(family, { extras: [extra] }))
+
+describe('closures by their pieces and notions', () => {
+  it('ties: half the thickness and 8 in, ribbon or a strip 3 in wide', () => {
+    // 10 + 203
+    expect(notionOf(added({ type: 'tie-pair' }), 'ribbon')).to.deep.equal({ count: 2, mm: 213, exact: 213 })
+    expect(cutOf(added({ type: 'tie-pair', cutFrom: 'cloth' }), 'tie-pair')).to.equal('2 × 213 mm × 76 mm')
+    // 10 + 100 reaches to the middle and no knot
+    expect(findingOf(added({ type: 'tie-pair', length: '109 mm' }), 'extra-too-short').data).to.include({
+      needs: 110 * 320,
+    })
+  })
+
+  it('a ribbon wound round: once, and half as much again', () => {
+    const soft = planFrom(
+      familyFile('soft-wrap', {
+        object: {
+          kind: 'journal',
+          readings: { pageWidth: ['150'], pageHeight: ['210'], contentsThickness: ['30'] },
+        },
+        extras: [{ type: 'wrap-ribbon' }],
+      }),
+    )
+    // 2·(162 + 30)·1.5
+    expect(notionOf(soft, 'wrap-ribbon').exact).to.equal(576)
+    // a cover open at the fore-edge: 347.7233 + 20 for the pages (finished width of 362 − 13 = 349)
+    expect(notionOf(added({ type: 'wrap-ribbon' }), 'wrap-ribbon').exact).to.equal(553.5)
+    expect(codesOf(added({ type: 'wrap-ribbon', length: '300 mm' }))).to.include('extra-too-short')
+  })
+
+  it('loop and button: twice the reach and the button, and into the seam', () => {
+    // reach 20 + 25 = 45: 2·(45 + 19) + 2·(6 + 6) = 152
+    const plan = added({ type: 'loop-button' })
+    expect(notionOf(plan, 'cord').exact).to.equal(152)
+    expect(plan.notions.find(({ id }) => id === 'button')?.measureFirst).to.equal(true)
+    expect(
+      notionOf(added({ type: 'loop-button', edgeToButton: '60 mm', buttonDiameter: '25 mm' }), 'cord').exact,
+    ).to.equal(194)
+    expect(
+      findingOf(added({ type: 'loop-button', edgeToButton: '30 mm' }), 'extra-too-short').data,
+    ).to.include({ needs: 32 * 320 })
+  })
+
+  it('tab and snap: folded double, the snap on a stiffened square', () => {
+    // w 38 + 12; 2·(70 + 6)
+    const plan = added({ type: 'tab-snap' })
+    expect(cutOf(plan, 'tab-snap')).to.equal('1 × 50 mm × 152 mm')
+    expect(cutOf(plan, 'tab-snap-stiffener')).to.equal('1 × 38 mm × 38 mm')
+    expect(notionOf(plan, 'snap').mm).to.equal(undefined)
+    expect(codesOf(added({ type: 'tab-snap', length: '50 mm' }))).to.include('extra-too-short')
+  })
+
+  it('strap: 2 in, the thickness and 4 in long, measured first; hook-and-loop 2 in', () => {
+    // 50 + 20 + 100 by 2·50 + 6
+    const plan = added({ type: 'strap' })
+    expect(cutOf(plan, 'strap')).to.equal('1 × 170 mm × 106 mm')
+    expect(pieceOf(plan, 'strap').measureFirst).to.equal(true)
+    expect(notionOf(plan, 'hook-and-loop').mm).to.equal(50)
+  })
+
+  it('a strap beside the way of making’s own gets a number', () => {
+    const plan = added({ type: 'strap' }, 'adjustable-wrap')
+    expect(plan.pieces.flatMap(({ id }) => (id.startsWith('strap') ? [id] : []))).to.deep.equal([
+      'strap',
+      'strap-2',
+    ])
+    expect(plan.extraPieces).to.deep.equal({ 'strap-2': 0 })
+  })
+
+  it('elastic band: 8 % short of the way round, and its seams', () => {
+    const plan = added({ type: 'elastic-band' })
+    const high = toMm(fitOf(plan, 'height').finished)
+    // 0.92·(fin_h + 40) + 12
+    expect(notionOf(plan, 'elastic').exact).to.be.closeTo(0.92 * (high + 40) + 12, 0.001)
+  })
+
+  it('ties through holes: one ribbon four tails long', () => {
+    const plan = added({ type: 'hole-tie', tail: '150 mm' }, 'board-cover')
+    expect(notionOf(plan, 'ribbon')).to.deep.equal({ count: 1, mm: 600, exact: 600 })
+    const bare = planFrom(familyFile('board-cover'))
+    expect(plan.strip.holes.length - bare.strip.holes.length).to.equal(2)
+  })
+})
+
+describe('what is carried, trimmed and made for devices', () => {
+  it('handles: in four or in three, a seam at each end', () => {
+    // 12 in is 305 + 12; 4·25, 3·25
+    expect(exactOf(added({ type: 'handles' }), 'handles')).to.deep.equal([317, 100])
+    expect(exactOf(added({ type: 'handles', fold: 'three' }), 'handles')).to.deep.equal([317, 75])
+    expect(codesOf(added({ type: 'handles', length: '500 mm' }))).to.include('outside-usual')
+    // 38 + 25 for a tab between
+    expect(findingOf(added({ type: 'handles', span: '50 mm' }), 'handle-span').data).to.include({
+      least: 63 * 320,
+    })
+  })
+
+  it('handles thicken the seam that catches them', () => {
+    const thick = (extras: TypedExtra[]) =>
+      codesOf(
+        planFrom(familyFile('slip-cover', { extras, layers: [{ role: 'outer', thickness: '1.2 mm' }] })),
+      )
+    // 3·1.2 = 3.6; with four more plies 8.4
+    expect(thick([])).not.to.include('seam-too-thick')
+    expect(thick([{ type: 'handles' }])).to.include('seam-too-thick')
+  })
+
+  it('bookmark, ribbon, label, contrast spine', () => {
+    expect(notionOf(added({ type: 'bookmark' }), 'bookmark').mm).to.equal(340)
+    const ribboned = added({ type: 'ribbon' })
+    expect(notionOf(ribboned, 'trim-ribbon').mm).to.equal(toMm(pieceOf(ribboned, 'outer').width.cut))
+    // 76 + 12 by 50 + 12
+    expect(cutOf(added({ type: 'patch' }), 'patch')).to.equal('1 × 88 mm × 62 mm')
+    const spined = added({ type: 'contrast-spine' })
+    // 20 + π·0.40625 + 2·25 + 2·6
+    expect(exactOf(spined, 'contrast-spine')[0]).to.equal(83.2763)
+    expect(pieceOf(spined, 'contrast-spine').height.cut).to.equal(pieceOf(spined, 'outer').height.cut)
+  })
+
+  it('a contrast spine wants to know the spine', () => {
+    const unknown = planFrom(
+      familyFile('slip-cover', {
+        object: { kind: 'softcover', readings: { height: ['240'], wrap: ['340'] } },
+        extras: [{ type: 'contrast-spine' }],
+      }),
+    )
+    expect(findingOf(unknown, 'extra-not-carried').data).to.deep.include({
+      why: 'the spine is not known; measure the thickness.',
+    })
+  })
+
+  it('quilting lines stand evenly on boards and walls', () => {
+    const lines = (pitch: string) =>
+      added({ type: 'quilting', pitch }).strip.lines.filter(({ kind }) => kind === 'quilting')
+    // boards of 163.5: 4 lines 40 apart, on both
+    expect(lines('40 mm')).to.have.length(8)
+    expect(lines('80 mm')).to.have.length(4)
+  })
+
+  it('notch, scoop, guard and magnets', () => {
+    // plug 12 + 12 and 2·12; 12 + 24
+    expect(cutOf(added({ type: 'port-notch' }, 'sleeve'), 'port-notch')).to.equal('2 × 48 mm × 36 mm')
+    // one scoop a wall, three times as wide as deep
+    const scoops = added({ type: 'thumb-scoop' }, 'sleeve').strip.shapes.filter(
+      ({ name }) => name === 'scoop',
+    )
+    expect(scoops.map(({ width, height }) => [toMm(width), toMm(height)])).to.deep.equal([
+      [57, 19],
+      [57, 19],
+    ])
+    const guarded = added({ type: 'zip-guard' }, 'zip-pouch')
+    expect(toJsonMm(pieceOf(guarded, 'zip-guard').width.cut)).to.equal(notionOf(guarded, 'zip').mm)
+    expect(notionOf(added({ type: 'magnets' }, 'sleeve'), 'magnet').count).to.equal(2)
+  })
+})
+
+describe('where closures begin', () => {
+  const tiesOf = (family: string, options: object = {}) =>
+    added({ type: 'tie-pair', ...options }, family)
+      .strip.lines.filter(({ kind, label }) => kind === 'tie' && label === 'tie')
+      .map(({ from }) => from.map(toMm))
+
+  it('is the middle of the fore-edges of a book, or as high as said', () => {
+    const { strip } = planFrom(familyFile('slip-cover'))
+    const [first, second] = tiesOf('slip-cover')
+    const flap = toMm(strip.panels[0]?.width ?? (0 as never))
+    expect(first).to.deep.equal([flap, toMm(strip.height) / 2])
+    expect(second?.[0]).to.be.above(flap)
+    expect(tiesOf('slip-cover', { y: '50 mm' })[0]?.[1]).to.be.closeTo(toMm(strip.height) - 50, 0.001)
+  })
+
+  it('is the short ends of a case that folds, and the mouths of a sleeve', () => {
+    const { strip } = planFrom(familyFile('fold-case'))
+    expect(tiesOf('fold-case').map(([, y]) => y)).to.deep.equal([0, toMm(strip.height)])
+    expect(tiesOf('sleeve').map(([, y]) => y)).to.deep.equal([0, 0])
+  })
+})

@@ -1,0 +1,184 @@
+import { expect } from 'chai'
+import type { CoverFile, TypedExtra } from '../file/cover-schema.js'
+import {
+  codesOf,
+  cutOf,
+  exactOf,
+  familyFile,
+  findingOf,
+  fitOf,
+  notionOf,
+  planFrom,
+} from '../file/testing/cover-files.js'
+import { toJsonMm, toMm } from '../length/length.js'
+
+const withPocket = (extra: TypedExtra, changes: Partial<CoverFile> = {}) =>
+  planFrom(familyFile('slip-cover', { extras: [extra], ...changes }))
+const pocket = (type: string, options: object = {}) =>
+  withPocket({ type, width: '60 mm', height: '90 mm', ...options })
+
+describe('pockets by their pieces', () => {
+  it('patch: turned under ¼ in, its mouth hemmed twice', () => {
+    // 60 + 2·6 by 90 + 6 + 2·6
+    expect(cutOf(pocket('pocket-patch'), 'pocket-patch')).to.equal('1 × 72 mm × 108 mm')
+  })
+
+  it('faced and scooped: outer and lining, a seam all round', () => {
+    for (const type of ['pocket-faced', 'pocket-scoop']) {
+      const plan = pocket(type)
+      expect(cutOf(plan, `${type}-outer`)).to.equal('1 × 72 mm × 102 mm')
+      expect(cutOf(plan, `${type}-lining`)).to.equal('1 × 72 mm × 102 mm')
+    }
+  })
+
+  it('tiered: folded double, the shortest in front', () => {
+    // three tiers step by 90/4 = 22.5: 45, 67.5 and 90 high; 2·h + 2·6
+    const plan = pocket('pocket-tiered', { tiers: 3 })
+    expect(['front', 'second', 'back'].map(part => exactOf(plan, `pocket-tiered-${part}`)[1])).to.deep.equal([
+      102, 147, 192,
+    ])
+    expect(findingOf(plan, 'step-too-small').data).to.deep.equal({ step: 22.5 * 320, least: 25 * 320 })
+    expect(codesOf(pocket('pocket-tiered', { height: '100 mm', tiers: 3 }))).not.to.include('step-too-small')
+  })
+
+  it('zipped: a low and a high part, two of each, and a zip 2 in longer', () => {
+    const plan = pocket('pocket-zip')
+    // 60 + 12 by 60 + 12 and 30 + 12
+    expect(cutOf(plan, 'pocket-zip-low')).to.equal('2 × 72 mm × 72 mm')
+    expect(cutOf(plan, 'pocket-zip-high')).to.equal('2 × 72 mm × 42 mm')
+    expect(notionOf(plan, 'pocket-zip-zip').mm).to.equal(110)
+  })
+
+  it('clear: folded at the mouth, no seam', () => {
+    // 90 + 12
+    expect(cutOf(pocket('pocket-clear'), 'pocket-clear')).to.equal('1 × 60 mm × 102 mm')
+  })
+})
+
+describe('a divided pocket', () => {
+  const divided = (options: object) => withPocket({ type: 'pocket-divided', height: '90 mm', ...options })
+
+  it('gives each pen half its way round where both walls give', () => {
+    // two of π·10/2 + 3 = 18.708: 37.4159 + 2·6
+    const plan = divided({ pens: 2, penDiameter: '10 mm' })
+    expect(exactOf(plan, 'pocket-divided')[0]).to.equal(49.4159)
+    expect(plan.strip.shapes.map(({ width }) => toJsonMm(width))).to.deep.equal([37.4159])
+  })
+
+  it('lets the front alone go round the pen on a stiff back', () => {
+    // front 2·(2.57·10 + 3) = 57.4 over 2·(10 + 3) = 26
+    const plan = divided({ pens: 2, penDiameter: '10 mm', back: 'stiff' })
+    expect(exactOf(plan, 'pocket-divided')[0]).to.equal(69.4)
+    expect(plan.strip.shapes.map(({ width }) => toMm(width))).to.deep.equal([26])
+  })
+
+  it('has a slot for cards, and for one thing more: width + thickness + ¼ in', () => {
+    // 92 + (40 + 5 + 6) = 143 + 12
+    const plan = divided({ pens: 0, cards: 3, itemWidth: '40 mm', itemThickness: '5 mm' })
+    expect(exactOf(plan, 'pocket-divided')[0]).to.equal(155)
+    // 92 + 12 by 2·50 + 12
+    expect(cutOf(plan, 'pocket-divided-card')).to.equal('3 × 104 mm × 112 mm')
+  })
+
+  it('draws a line of stitches between its slots', () => {
+    const { lines } = divided({ pens: 3, penDiameter: '10 mm' }).strip
+    expect(lines.filter(({ kind, face }) => kind === 'stitch' && face === 'inside')).to.have.length(2)
+  })
+})
+
+describe('what pockets add to the thickness', () => {
+  const plain = planFrom(familyFile('slip-cover'))
+  const grows = (extra: TypedExtra) =>
+    toJsonMm((fitOf(withPocket(extra), 'width').needed - fitOf(plain, 'width').needed) as never)
+
+  it('feeds the fit: its plies and what goes in', () => {
+    // one ply of 0.3125, and 2 of contents
+    expect(grows({ type: 'pocket-patch' })).to.equal(0.3125)
+    expect(grows({ type: 'pocket-patch', contents: '2 mm' })).to.equal(2.3125)
+    // outer and lining
+    expect(grows({ type: 'pocket-faced' })).to.equal(0.5625)
+    // two tiers, each doubled
+    expect(grows({ type: 'pocket-tiered' })).to.equal(1.25)
+    // a pen of 10 under one ply
+    expect(grows({ type: 'pocket-divided', penDiameter: '10 mm' })).to.equal(10.3125)
+  })
+
+  it('counts nothing for a pocket outside', () => {
+    expect(grows({ type: 'pocket-patch', on: 'outer', x: '10 mm', y: '10 mm', contents: '4 mm' })).to.equal(0)
+    const device = (extras: TypedExtra[]) => fitOf(planFrom(familyFile('sleeve', { extras })), 'width').needed
+    expect(device([{ type: 'pocket-patch', contents: '4 mm' }])).to.equal(device([]))
+  })
+
+  it('says so when the page no longer lies flat', () => {
+    expect(codesOf(withPocket({ type: 'pocket-patch', contents: '4.6 mm' }))).not.to.include('page-not-flat')
+    const thick = withPocket({ type: 'pocket-patch', contents: '4.7 mm' })
+    expect(findingOf(thick, 'page-not-flat').data).to.deep.equal({
+      thickness: (4.7 + 0.3125) * 320,
+      most: 5 * 320,
+    })
+  })
+})
+
+describe('where a pocket sits', () => {
+  const placeOf = (extra: TypedExtra, family = 'slip-cover') => {
+    const [placed] = planFrom(familyFile(family, { extras: [extra] })).placed
+    return placed && [placed.ground.name, ...[placed.x, placed.y, placed.width, placed.height].map(toJsonMm)]
+  }
+
+  it('is the middle of a flap unless said, half an inch clear at the sides', () => {
+    // flap 80 by 248.3745 finished: 80 − 2·12 wide, half as high, a quarter up
+    const [ground, x, y, width, height] = placeOf({ type: 'pocket-patch' }) ?? []
+    expect([ground, x, width]).to.deep.equal(['flap', 12, 56])
+    expect(Number(y) * 2).to.be.closeTo(Number(height), 0.01)
+  })
+
+  it('is where it was put, counted from the lower left corner of its piece', () => {
+    expect(
+      placeOf({ type: 'pocket-patch', width: '50 mm', height: '60 mm', x: '5 mm', y: '20 mm' }),
+    ).to.deep.equal(['flap', 5, 20, 50, 60])
+  })
+
+  it('is seen mirrored on the strip where the piece lies inside', () => {
+    const plan = planFrom(
+      familyFile('slip-cover', {
+        extras: [{ type: 'pocket-patch', width: '50 mm', height: '60 mm', x: '5 mm', y: '20 mm' }],
+      }),
+    )
+    const [shape] = plan.strip.shapes
+    const flapStart = plan.strip.panels.slice(0, -1).reduce((sum, { width }) => sum + width, 0)
+    // 80 − 5 − 50 = 25 from the seam
+    expect(shape && toJsonMm((shape.at[0] - flapStart) as never)).to.equal(25)
+    expect(shape?.face).to.equal('inside')
+  })
+
+  it('may be any piece that is cut, and none that is not', () => {
+    expect(
+      placeOf({ type: 'pocket-patch', on: 'lining', width: '50 mm', x: '30 mm', y: '30 mm' })?.[0],
+    ).to.equal('lining')
+    const plan = withPocket({ type: 'pocket-patch', on: 'sail' })
+    expect(findingOf(plan, 'extra-not-carried').data).to.deep.include({
+      why: 'there is no piece “sail” to sew it on.',
+    })
+    expect(plan.pieces.some(({ id }) => id === 'pocket-patch')).to.equal(false)
+  })
+
+  it('says by how much it reaches over the edge, and how to clear another', () => {
+    const plan = planFrom(
+      familyFile('slip-cover', {
+        extras: [
+          { type: 'pocket-patch', width: '60 mm', height: '100 mm', x: '30 mm', y: '0 mm' },
+          { type: 'pocket-faced', width: '40 mm', height: '80 mm', x: '20 mm', y: '70 mm' },
+        ],
+      }),
+    )
+    // 30 + 60 − 80
+    expect(findingOf(plan, 'extra-outside').data).to.include({ by: 10 * 320, on: 'flap' })
+    // they share 30…60 across and 70…100 along: 30 to the left is as short as 30 up
+    expect(findingOf(plan, 'extras-collide').data).to.include({
+      over: 30 * 320,
+      clear: 30 * 320,
+      way: 'left',
+    })
+    expect(findingOf(plan, 'extras-collide').about).to.equal('extra:1')
+  })
+})
