@@ -33,7 +33,8 @@ export function drawStrip(
   const seen = face === 'inside' ? turnOver(strip) : openOut(strip)
   const panels = placePanels(seen.panels)
   const total = totalWidth(seen.panels)
-  const unit = scale(longest(total, seen.height), 1 / 100)
+  // Pictures stand in frames about twice as wide as high: what is taller than that is shown smaller, its letters not.
+  const unit = scale(longest(total, scale(seen.height, 2)), 1 / 100)
   const margin = scale(unit, plain ? 3 : 4)
   const out = overhang(seen, total)
   const below = plain ? margin : scale(unit, 13)

@@ -1,4 +1,11 @@
-import { placePanels, type Face, type Strip, type StripPoint, type StripShape } from '../families/strip.js'
+import {
+  placePanels,
+  type Face,
+  type Strip,
+  type StripLine,
+  type StripPoint,
+  type StripShape,
+} from '../families/strip.js'
 import { add, scale, subtract, zero, type Length } from '../length/length.js'
 
 /**
@@ -18,6 +25,7 @@ export function turnOver(strip: Strip): Strip {
     return subtract(right, inside)
   }
   const point = ([x, y]: StripPoint): StripPoint => [across(x), y]
+  const mirrored = ([x, y]: StripPoint): StripPoint => [subtract(right, x), y]
   const span = <Area extends { readonly at: StripPoint; readonly width: Length }>(area: Area): Area => {
     const ends = [across(area.at[0]), across(add(area.at[0], area.width))] as const
     return { ...area, at: [ends[0] < ends[1] ? ends[0] : ends[1], area.at[1]] }
@@ -27,7 +35,10 @@ export function turnOver(strip: Strip): Strip {
     panels: body.toReversed().map(({ x: _x, ...panel }) => panel),
     cutPieces: [],
     areas: strip.areas.map(span),
-    lines: strip.lines.map(line => ({ ...line, from: point(line.from), to: point(line.to) })),
+    lines: strip.lines.map(line => {
+      const turn = hangsFree(line) ? mirrored : point
+      return { ...line, from: turn(line.from), to: turn(line.to) }
+    }),
     shapes: [
       ...folded.map(({ x, width, name }): StripShape => {
         const flap = {
@@ -51,6 +62,11 @@ export function turnOver(strip: Strip): Strip {
         towards: [corner.towards[0] === 1 ? -1 : 1, corner.towards[1]] as const,
       })),
   }
+}
+
+/** Ties and loops hang off the edge; they do not fold in with a flap. */
+function hangsFree({ kind, face }: StripLine): boolean {
+  return (kind === 'tie' || kind === 'elastic') && face === undefined
 }
 
 /** The strip with its flaps opened out: what sits on a flap is seen from outside, too. */

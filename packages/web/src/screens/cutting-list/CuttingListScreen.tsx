@@ -3,7 +3,6 @@ import {
   drawStrip,
   sayProperly,
   type CoverFile,
-  type Drawing,
   type Piece,
   type Plan,
   type Unit,
@@ -19,6 +18,7 @@ import { Length } from '../../parts/Length'
 import { DrawingView } from '../../views/DrawingView'
 import { plannedOf } from '../../views/planned'
 import { Joinings } from '../workspace/pieces/Joinings'
+import { textScaleFor } from '../../views/text-scale'
 import { verdictWords } from '../../views/verdict-words'
 
 /** What goes to the table: every piece with its sketch, its size and an arrow to its top. Prints in black and white. */
@@ -86,6 +86,9 @@ function CuttingList({ file }: { readonly file: CoverFile }) {
   )
 }
 
+const laidFrame = { width: 400, height: 176, letter: 11 }
+const sketchFrame = { width: 400, height: 192, letter: 13 }
+
 /** The finished cover from outside and from inside, with its sizes. */
 function Laid({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
   const [outside, inside] = useMemo(
@@ -98,7 +101,7 @@ function Laid({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
       {[outside, inside].map(drawing => (
         <figure key={drawing.title}>
           <div className="h-44">
-            <DrawingView drawing={drawing} textScale={0.034} />
+            <DrawingView drawing={drawing} textScale={textScaleFor(drawing, laidFrame)} />
           </div>
           <figcaption className="text-sm text-soft">{drawing.title}</figcaption>
         </figure>
@@ -119,12 +122,6 @@ function Facts({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
       Width runs along the wrap; the arrow points to the top.
     </p>
   )
-}
-
-/** Letters of one size beside every sketch, however the piece is shaped: the sketch fills 400 × 192 pixels at most. */
-function textScaleOf({ width, height }: Drawing): number {
-  const pixelsPerTick = Math.min(400 / width, 192 / height)
-  return 13 / (pixelsPerTick * Math.max(width, height))
 }
 
 function PieceToCut({
@@ -164,7 +161,7 @@ function PieceToCut({
         )}
       </p>
       <div className="mt-1 h-48">
-        <DrawingView drawing={drawing} textScale={textScaleOf(drawing)} />
+        <DrawingView drawing={drawing} textScale={textScaleFor(drawing, sketchFrame)} />
       </div>
     </li>
   )

@@ -12,6 +12,7 @@ import { useMemo, useState } from 'react'
 import { Length } from '../../parts/Length'
 import { Toggle } from '../../parts/Toggle'
 import { DrawingView } from '../../views/DrawingView'
+import { textScaleFor } from '../../views/text-scale'
 import { useIsNarrow } from '../../views/use-is-narrow'
 import { useCover } from './cover-context'
 import { FitLine } from './FitLine'
@@ -34,6 +35,9 @@ export function LivePicture() {
   )
 }
 
+const deskFrame = { width: 700, height: 350, letter: 15.5 }
+const phoneFrame = { width: 350, height: 144, letter: 9.5 }
+
 function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
   const narrow = useIsNarrow()
   const [face, setFace] = useState<Face>('outside')
@@ -51,7 +55,7 @@ function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) 
       </div>
       <figure className="min-h-0 contain-content lg:flex-[6]" data-picture="strip">
         <div className="h-36 sm:h-56 lg:h-full">
-          <DrawingView drawing={strip} textScale={narrow ? 0.036 : 0.024} />
+          <DrawingView drawing={strip} textScale={textScaleFor(strip, narrow ? phoneFrame : deskFrame)} />
         </div>
       </figure>
       <EndOnPicture plan={plan} unit={unit} className="contain-content max-lg:hidden lg:flex-[3]" />
