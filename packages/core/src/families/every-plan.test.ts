@@ -30,21 +30,18 @@ const thing = fc.record({
 
 const layers = fc
   .tuple(fc.boolean(), fc.boolean(), fc.integer({ min: 10, max: 150 }))
-  .map(([lined, padded, outer]) => [
-    ...(lined ? [{ role: 'lining', thickness: '0.25 mm' } as TypedLayer] : []),
-    ...(padded
-      ? [
-          {
-            role: 'padding',
-            thickness: '3 mm',
-            squash: 0.4,
-            quilted: outer % 2 === 0,
-            takeUp: 3,
-          } as TypedLayer,
-        ]
-      : []),
-    { role: 'outer', thickness: `${outer / 100} mm`, stretchAlong: 1, stretchAcross: 2 } as TypedLayer,
-  ])
+  .map(([lined, padded, outer]): TypedLayer[] => {
+    const lining: TypedLayer = { role: 'lining', thickness: '0.25 mm' }
+    const quilted = outer % 2 === 0
+    const padding: TypedLayer = { role: 'padding', thickness: '3 mm', squash: 0.4, quilted, takeUp: 3 }
+    const cloth: TypedLayer = {
+      role: 'outer',
+      thickness: `${outer / 100} mm`,
+      stretchAlong: 1,
+      stretchAcross: 2,
+    }
+    return [...(lined ? [lining] : []), ...(padded ? [padding] : []), cloth]
+  })
 
 const cover = fc.record({
   family: fc.constantFrom(...families.map(({ id }) => id)),
