@@ -87,7 +87,7 @@ const worked: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 }
 
 describe('the examples in docs', () => {
-  it('are one for every way of making', async () => {
+  it('are one for every way of making', () => {
     const names = readdirSync(folder).map(file => file.replace('.json', ''))
     expect(names.toSorted()).to.deep.equal(Object.keys(worked).toSorted())
     expect(names).to.have.length(families.length)
