@@ -56,6 +56,19 @@ for (const { look, size, width } of [
       ['the settings', () => '/settings', 'Cutting grid'],
       ['an address with nothing', () => '/nothing/here', 'There is nothing'],
     ]
+    it('axe finds nothing with all ways of making laid out, and a pocket on its piece', async () => {
+      await page.goto(`${site.address()}${cover}/make-up`)
+      await press(page, 'Other ways of making')
+      await see(page, 'Make it this way')
+      await press(page, 'Tiered pockets')
+      await page.waitForSelector('[data-extra="pocket-tiered"] [data-at]')
+      expect(await axe(page)).to.deep.equal([])
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
+      expect(over).to.be.at.most(0)
+      await press(page, 'Undo')
+      await page.waitForFunction(() => !document.querySelector('[data-extra="pocket-tiered"]'))
+    })
+
     for (const [name, path, words] of screens)
       it(`axe finds nothing on ${name}, and nothing runs out at the side`, async () => {
         await page.goto(site.address() + path())

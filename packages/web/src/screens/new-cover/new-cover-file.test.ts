@@ -41,3 +41,14 @@ describe('the file of a new cover', () => {
     expect(readDraft(file).ok).to.equal(true)
   })
 })
+
+describe('the way of making of a new cover', () => {
+  const familyFor = (object: ThingRow['object']) => newCoverFile({ ...thing, object }, settings).family
+
+  it('is the first that suits the kind of thing', () => {
+    expect(familyFor({ kind: 'notebook' })).to.equal('slip-cover')
+    expect(familyFor({ kind: 'planner', spine: 'coil' })).to.equal('slip-cover')
+    expect(familyFor({ kind: 'journal' })).to.equal('board-cover')
+    expect(familyFor({ kind: 'tablet' })).to.equal('sleeve')
+  })
+})

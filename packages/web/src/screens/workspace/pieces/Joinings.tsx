@@ -10,12 +10,14 @@ export function Joinings({ plan }: { readonly plan: Plan }) {
     <section className="grid gap-4" aria-label="How the layers are joined">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h3 className="text-lg font-semibold">How the layers are joined</h3>
-        <Toggle
-          label="For which hand"
-          value={hand}
-          choices={{ right: 'Right-handed', left: 'Left-handed' }}
-          onChange={setHand}
-        />
+        <div className="no-print">
+          <Toggle
+            label="For which hand"
+            value={hand}
+            choices={{ right: 'Right-handed', left: 'Left-handed' }}
+            onChange={setHand}
+          />
+        </div>
       </div>
       <ol className="grid gap-5">
         {plan.joinings.map((joining, index) => (
