@@ -2,7 +2,7 @@ import { placePanels, totalWidth, type Face, type StripPoint } from '../families
 import type { Trait } from '../families/trait.js'
 import { add, negate, scale, subtract, zero, type Length } from '../length/length.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
-import type { ExtraJob } from './contract.js'
+import type { ExtraJob, Footprint } from './contract.js'
 
 /** How thick the closed thing is, as far as anybody measured it. */
 export function closedThickness(object: CoveredObject): Length {
@@ -62,4 +62,25 @@ export function refusesGlued(traits: readonly Trait[]): string | undefined {
   return traits.includes('glued') && !traits.includes('boards')
     ? 'nothing can be sewn to cloth that is glued on for good.'
     : undefined
+}
+
+/** Why a cover that has a zip of its own, or whose cloth is glued on, takes no closure that is sewn in. */
+export function refusesClosure(traits: readonly Trait[]): string | undefined {
+  return refusesBesideZip(traits) ?? refusesGlued(traits)
+}
+
+export function refusesBesideZip(traits: readonly Trait[]): string | undefined {
+  return traits.includes('zipped') ? 'it closes with its zip already.' : undefined
+}
+
+/** The ground of something so wide with its middle at a point of the outside; folds beneath do it no harm. */
+export function groundAround([x, y]: StripPoint, across: Length): Footprint {
+  const half = scale(across, 1 / 2)
+  return {
+    at: [subtract(x, half), subtract(y, half)],
+    width: across,
+    height: across,
+    face: 'outside',
+    crossesFolds: true,
+  }
 }

@@ -1,5 +1,5 @@
 import type { Device } from '../fit/needed.js'
-import { add, negate, subtract, zero, type Length } from '../length/length.js'
+import { add, mm, negate, subtract, zero, type Length } from '../length/length.js'
 import type { Stack } from '../material/layer.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
 import type { RequiredReadings } from '../object/required.js'
@@ -9,6 +9,9 @@ import type { Panel, StripArea } from './strip.js'
 
 /** Width along the mouth, height from the mouth down, thickness: what a pouch needs. */
 export const deviceReadings: RequiredReadings = [[['height']], [['width']], [['thickness']]]
+
+/** Target ease of pouches, sleeves and cases for devices. Source: docs/craft.md, Ease and verdict. */
+export const deviceEase = { width: mm(8), height: mm(10) }
 
 /** The thing as it goes into a pouch; pockets inside make it thicker. */
 export function deviceOf(object: CoveredObject, inside: Length): Device {

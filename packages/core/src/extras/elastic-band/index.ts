@@ -5,7 +5,7 @@ import { add, mm, scale, subtract, zero, type Length } from '../../length/length
 import { customary } from '../../length/unit.js'
 import { because, less, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, refusesGlued } from '../closure.js'
+import { closedThickness, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -19,7 +19,7 @@ export const elasticBand = defineExtra<ElasticBandOptions>({
   version: 1,
   words: { name: 'Elastic band', summary: 'A band from head to tail of the back, pulled over the front.' },
   group: 'closure',
-  refuses: traits => (traits.includes('zipped') ? 'it closes with its zip already.' : refusesGlued(traits)),
+  refuses: refusesClosure,
   options: unit =>
     z.strictObject({
       fromEdge: lengthOption(

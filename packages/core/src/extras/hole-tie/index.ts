@@ -1,10 +1,10 @@
 import { z } from 'zod'
 import { lengthOption } from '../../families/option-fields.js'
-import { mm, negate, scale, subtract, type Length } from '../../length/length.js'
+import { mm, negate, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { times } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closureEnds, offEnd } from '../closure.js'
+import { closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -21,10 +21,9 @@ export const holeTie = defineExtra<HoleTieOptions>({
     summary: 'A punched hole at each fore-edge, a ribbon looped through itself.',
   },
   group: 'closure',
-  refuses: traits => {
-    if (traits.includes('zipped')) return 'it closes with its zip already.'
-    return traits.includes('device') ? 'a hole would let the device be scratched.' : undefined
-  },
+  refuses: traits =>
+    refusesBesideZip(traits) ??
+    (traits.includes('device') ? 'a hole would let the device be scratched.' : undefined),
   options: unit =>
     z.strictObject({
       tail: lengthOption(
@@ -56,13 +55,7 @@ export const holeTie = defineExtra<HoleTieOptions>({
         to: offEnd(end, customary(2, unit)),
         label: 'tie',
       })),
-      footprints: holes.map(({ at }) => ({
-        at: [subtract(at[0], scale(diameter, 1 / 2)), subtract(at[1], scale(diameter, 1 / 2))] as const,
-        width: diameter,
-        height: diameter,
-        face: 'outside' as const,
-        crossesFolds: true,
-      })),
+      footprints: holes.map(({ at }) => groundAround(at, diameter)),
     })
   },
 })

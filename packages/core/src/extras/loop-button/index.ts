@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import { lengthOption } from '../../families/option-fields.js'
 import { findingWhen } from '../../finding/finding.js'
-import { add, mm, negate, scale, subtract, zero, type Length } from '../../length/length.js'
+import { add, mm, negate, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, closureEnds, offEnd, refusesGlued } from '../closure.js'
+import { closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -23,7 +23,7 @@ export const loopButton = defineExtra<LoopButtonOptions>({
     summary: 'A loop of cord in the edge of the back goes over a button on the front.',
   },
   group: 'closure',
-  refuses: traits => (traits.includes('zipped') ? 'it closes with its zip already.' : refusesGlued(traits)),
+  refuses: refusesClosure,
   options: unit =>
     z.strictObject({
       edgeToButton: lengthOption(
@@ -81,23 +81,14 @@ function drawn(
   }: { readonly reach: Length; readonly button: Length; readonly thickness: Length },
 ) {
   const [back, front] = closureEnds(job, job.options.y)
-  const half = scale(button, 1 / 2)
   const inwards = subtract(reach, thickness)
   const at = offEnd(front, negate(inwards > zero ? inwards : zero))
-  const corner = ([x, y]: readonly [Length, Length]) => [subtract(x, half), subtract(y, half)] as const
   return {
     lines: [{ kind: 'elastic', from: back.at, to: offEnd(back, reach), label: 'loop' } as const],
     holes: [{ at, diameter: button }],
     footprints: [
-      { at: corner(at), width: button, height: button, face: 'outside', crossesFolds: false } as const,
-      {
-        at: corner(back.at),
-        width: button,
-        height: button,
-        face: 'outside',
-        crossesFolds: true,
-        atEdge: true,
-      } as const,
+      { ...groundAround(at, button), crossesFolds: false },
+      { ...groundAround(back.at, button), atEdge: true },
     ],
   }
 }

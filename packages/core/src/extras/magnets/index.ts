@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { lengthOption } from '../../families/option-fields.js'
 import { findingWhen } from '../../finding/finding.js'
-import { add, mm, negate, scale, subtract, zero, type Length } from '../../length/length.js'
+import { mm, negate, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { closureEnds, offEnd } from '../closure.js'
+import { closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -21,7 +21,7 @@ export const magnets = defineExtra<MagnetsOptions>({
     summary: 'Close the mouth or the flap. Keep them from children, cards, implants and sleep sensors.',
   },
   group: 'device',
-  refuses: traits => (traits.includes('zipped') ? 'it closes with its zip already.' : undefined),
+  refuses: refusesBesideZip,
   options: unit =>
     z.strictObject({
       diameter: lengthOption(
@@ -45,17 +45,10 @@ export const magnets = defineExtra<MagnetsOptions>({
       at: offEnd(end, negate(customary(3 / 4, unit))),
       diameter,
     }))
-    const half = scale(diameter, 1 / 2)
     return extraPlan({
       notions: [{ id: 'magnet', count: 2, measureFirst: false }],
       holes,
-      footprints: holes.map(({ at }) => ({
-        at: [subtract(at[0], half), subtract(at[1], half)] as const,
-        width: add(half, half),
-        height: diameter,
-        face: 'outside' as const,
-        crossesFolds: false,
-      })),
+      footprints: holes.map(({ at }) => ({ ...groundAround(at, diameter), crossesFolds: false })),
       findings: findingWhen(distance < least, 'magnet-near-sensor', about, { distance, least }),
     })
   },

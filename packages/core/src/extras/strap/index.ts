@@ -4,7 +4,7 @@ import { mm, scale, subtract, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, closureEnds, offEnd, refusesGlued } from '../closure.js'
+import { closedThickness, closureEnds, offEnd, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -21,7 +21,7 @@ export const strap = defineExtra<StrapOptions>({
     summary: 'A pointed strap over the fore-edge, closed by hook-and-loop; soft side on the strap.',
   },
   group: 'closure',
-  refuses: traits => (traits.includes('zipped') ? 'it closes with its zip already.' : refusesGlued(traits)),
+  refuses: refusesClosure,
   options: unit =>
     z.strictObject({
       width: lengthOption(

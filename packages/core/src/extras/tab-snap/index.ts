@@ -8,8 +8,8 @@ import { outerOf } from '../../material/layer.js'
 import { because, totalOf, twice, type Reason } from '../../piece/reason.js'
 import type { Piece } from '../../piece/piece.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, closureEnds, offEnd, refusesGlued } from '../closure.js'
-import { defineExtra, extraPlan, type ExtraJob, type Footprint } from '../contract.js'
+import { closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
+import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
 interface TabSnapOptions extends Place {
@@ -23,7 +23,7 @@ export const tabSnap = defineExtra<TabSnapOptions>({
   version: 1,
   words: { name: 'Tab with snap', summary: 'A folded tab from the back’s edge snaps onto the front.' },
   group: 'closure',
-  refuses: traits => (traits.includes('zipped') ? 'it closes with its zip already.' : refusesGlued(traits)),
+  refuses: refusesClosure,
   options: unit =>
     z.strictObject({
       width: lengthOption(
@@ -94,17 +94,9 @@ function drawn(job: ExtraJob<TabSnapOptions>, width: Length, length: Length) {
   const beyond = subtract(length, closedThickness(job.object))
   const mate = offEnd(front, scale(longest(zero, subtract(beyond, customary(1, job.unit))), -1))
   const foot = customary(1 / 2, job.unit)
-  const print = (center: readonly [Length, Length], across: Length): Footprint => ({
-    at: [subtract(center[0], scale(across, 1 / 2)), subtract(center[1], scale(across, 1 / 2))],
-    width: across,
-    height: across,
-    face: 'outside',
-    crossesFolds: true,
-    atEdge: true,
-  })
   return {
     shapes: [shape],
     holes: [{ at: mate, diameter: foot }],
-    footprints: [print(back.at, width), { ...print(mate, foot), atEdge: false }],
+    footprints: [{ ...groundAround(back.at, width), atEdge: true }, groundAround(mate, foot)],
   }
 }

@@ -7,7 +7,7 @@ import { customary } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
 import { because, totalOf, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, closureEnds, offEnd, refusesGlued } from '../closure.js'
+import { closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -22,7 +22,7 @@ export const tiePair = defineExtra<TiePairOptions>({
   version: 1,
   words: { name: 'Pair of ties', summary: 'A ribbon at each end, tied in a bow over the closed cover.' },
   group: 'closure',
-  refuses: traits => (traits.includes('zipped') ? 'it closes with its zip already.' : refusesGlued(traits)),
+  refuses: refusesClosure,
   options: unit =>
     z.strictObject({
       length: lengthOption(
@@ -42,7 +42,6 @@ export const tiePair = defineExtra<TiePairOptions>({
     const needs = add(scale(closedThickness(object), 1 / 2), customary(4, unit))
     const ends = closureEnds(job, options.y)
     const cloth = options.cutFrom === 'cloth'
-    const size = customary(1 / 2, unit)
     return extraPlan({
       ...cutTies(job),
       lines: ends.map((end): StripLine => ({
@@ -51,14 +50,7 @@ export const tiePair = defineExtra<TiePairOptions>({
         to: offEnd(end, shown(job, length)),
         label: 'tie',
       })),
-      footprints: ends.map(end => ({
-        at: [add(end.at[0], scale(size, -1 / 2)), add(end.at[1], scale(size, -1 / 2))] as const,
-        width: size,
-        height: size,
-        face: end.face,
-        crossesFolds: true,
-        atEdge: true,
-      })),
+      footprints: ends.map(({ at }) => ({ ...groundAround(at, customary(1 / 2, unit)), atEdge: true })),
       findings: findingWhen(length < needs, 'extra-too-short', job.about, {
         extra: 'A tie',
         has: length,

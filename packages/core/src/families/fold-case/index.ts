@@ -5,14 +5,14 @@ import { customary } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
 import type { Piece } from '../../piece/piece.js'
 import { defineFamily, type Job } from '../contract.js'
-import { deviceOf, deviceReadings, pouchSection } from '../device.js'
+import { deviceEase, deviceOf, deviceReadings, pouchSection } from '../device.js'
 import { piled, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
 import { level, plainStrip, upright, type Strip, type StripShape } from '../strip.js'
 import { options, resolveOptions, type FoldCaseOptions } from './options.js'
 import { cutPieces, notionsFor } from './pieces.js'
 import { recipes } from './recipes.js'
-import { foldCaseEase, sizeBody, type Body } from './size.js'
+import { sizeBody, type Body } from './size.js'
 import { suits, words } from './words.js'
 
 export const foldCase = defineFamily<FoldCaseOptions>({
@@ -26,7 +26,7 @@ export const foldCase = defineFamily<FoldCaseOptions>({
   severalObjects: false,
   ruleMeasures: ['device'],
   defaultSeam: unit => customary(1 / 4, unit),
-  defaultEase: () => foldCaseEase,
+  defaultEase: () => deviceEase,
   defaultInset: role => (role === 'padding' ? zero : undefined),
   options,
   resolveOptions,

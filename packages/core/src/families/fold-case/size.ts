@@ -1,12 +1,12 @@
 import { finishedFromCut, judgeFit, type Fit } from '../../fit/fit.js'
 import { openTopBands, pouchBands } from '../../fit/verdict.js'
-import { add, mm, scale, zero, type Length } from '../../length/length.js'
+import { add, scale, zero, type Length } from '../../length/length.js'
 import { layerOf } from '../../material/layer.js'
 import { standOff, turnedEdgeLoss, turnOfCloth } from '../../material/stand-off.js'
 import { because, times, totalOf, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
-import { deviceOf } from '../device.js'
+import { deviceEase, deviceOf } from '../device.js'
 import type { FoldCaseOptions } from './options.js'
 
 export interface Body {
@@ -18,8 +18,6 @@ export interface Body {
   /** Needed and finished are of the whole length, ease and verdict of one half. */
   readonly fitLength: Fit
 }
-
-export const foldCaseEase = { width: mm(8), height: mm(10) }
 
 /** Two halves and the fold between them. Source: docs/craft.md, Fold-over case. */
 export function sizeBody(job: Job<FoldCaseOptions>): Body {
@@ -91,7 +89,7 @@ function cutReasons(
     }
   }
   const allowances = [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
-  const { easeWidth = foldCaseEase.width, easeHeight = foldCaseEase.height } = sizing
+  const { easeWidth = deviceEase.width, easeHeight = deviceEase.height } = sizing
   return {
     width: [...needed.width, ...because('ease', easeWidth), ...allowances],
     length: [...needed.length, ...twice('ease of each half', easeHeight), ...allowances],

@@ -3,13 +3,13 @@ import { scale, zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { outerOf, totalThickness } from '../../material/layer.js'
 import { defineFamily, type Job } from '../contract.js'
-import { deviceOf, deviceReadings, pouchSection } from '../device.js'
+import { deviceEase, deviceOf, deviceReadings, pouchSection } from '../device.js'
 import { piled, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
 import { options, resolveOptions, type ResolvedOptions, type SleeveOptions } from './options.js'
 import { cutPieces } from './pieces.js'
 import { boundSeam, recipes } from './recipes.js'
-import { pouchEase, sizeWall } from './size.js'
+import { sizeWall } from './size.js'
 import { layStrip } from './strip.js'
 import { suits, words } from './words.js'
 
@@ -24,7 +24,7 @@ export const sleeve = defineFamily<SleeveOptions>({
   severalObjects: false,
   ruleMeasures: ['device'],
   defaultSeam: (unit, { edge }) => (edge === 'bound' ? boundSeam(unit) : customary(1 / 4, unit)),
-  defaultEase: () => pouchEase,
+  defaultEase: () => deviceEase,
   defaultInset: role => (role === 'padding' ? zero : undefined),
   options,
   resolveOptions: job => {

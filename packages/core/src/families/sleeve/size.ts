@@ -1,20 +1,19 @@
 import { judgeFit, type Fit } from '../../fit/fit.js'
 import { neededAcrossPouch, neededDownPouch } from '../../fit/needed.js'
 import { openTopBands, pouchBands } from '../../fit/verdict.js'
-import { add, mm, scale, subtract, zero, type Length } from '../../length/length.js'
+import { add, scale, subtract, zero, type Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import { beforeQuilting } from '../../piece/quilting.js'
 import { because, less, totalOf, twice, type Reason } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
-import { deviceOf } from '../device.js'
+import { deviceEase, deviceOf } from '../device.js'
 import type { ResolvedOptions, SleeveOptions } from './options.js'
 
 /** One wall: as it is sewn (the lining's size), and as its quilted plies are cut before they are trimmed to it. */
 export interface Wall {
   readonly bulk: Length
   readonly turnedEdge: Length
-  readonly takeUp: number
   readonly width: Side
   readonly height: Side
   /** Present where the wall is quilted. */
@@ -22,8 +21,6 @@ export interface Wall {
   readonly fitWidth: Fit
   readonly fitHeight: Fit
 }
-
-export const pouchEase = { width: mm(8), height: mm(10) }
 
 type Direction = 'width' | 'height'
 
@@ -42,7 +39,7 @@ export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wal
   const allowance = (direction: Direction) => scale(add(seam, turnedEdge), sewn[direction])
   const wallOf = (direction: Direction): { readonly side: Side; readonly panel?: Side } => {
     if (sizing.mode === 'computed') {
-      const ease = (direction === 'width' ? sizing.easeWidth : sizing.easeHeight) ?? pouchEase[direction]
+      const ease = (direction === 'width' ? sizing.easeWidth : sizing.easeHeight) ?? deviceEase[direction]
       const reasons = [
         ...needed[direction],
         ...because('ease', ease),
@@ -77,7 +74,6 @@ export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wal
   return {
     bulk,
     turnedEdge,
-    takeUp,
     width: width.side,
     height: height.side,
     ...(width.panel && height.panel && { panel: { width: width.panel, height: height.panel } }),

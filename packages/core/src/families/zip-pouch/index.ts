@@ -3,7 +3,7 @@ import { checkFit } from '../../fit/fit.js'
 import { add, scale, shortest, subtract, zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { defineFamily, type Job } from '../contract.js'
-import { deviceOf, deviceReadings, pouchSection, wallCuts, wallPanels } from '../device.js'
+import { deviceEase, deviceOf, deviceReadings, pouchSection, wallCuts, wallPanels } from '../device.js'
 import { piled, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
 import { centred, level, plainStrip, upright, type Strip } from '../strip.js'
@@ -11,7 +11,7 @@ import type { Piece } from '../../piece/piece.js'
 import { options, resolveOptions, type ZipPouchOptions } from './options.js'
 import { cutPieces, zipFor } from './pieces.js'
 import { recipes } from './recipes.js'
-import { pouchEase, sizeWall, type Wall } from './size.js'
+import { sizeWall, type Wall } from './size.js'
 import { suits, words } from './words.js'
 
 export const zipPouch = defineFamily<ZipPouchOptions>({
@@ -25,7 +25,7 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
   severalObjects: false,
   ruleMeasures: ['device'],
   defaultSeam: unit => customary(1 / 4, unit),
-  defaultEase: () => pouchEase,
+  defaultEase: () => deviceEase,
   options,
   resolveOptions,
   recipes,

@@ -1,12 +1,12 @@
 import { judgeFit, finishedFromCut, type Fit } from '../../fit/fit.js'
 import { neededAcrossPouch, neededDownPouch } from '../../fit/needed.js'
 import { pouchBands } from '../../fit/verdict.js'
-import { add, mm, scale, type Length } from '../../length/length.js'
+import { add, scale, type Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import { because, less, totalOf, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
-import { deviceOf } from '../device.js'
+import { deviceEase, deviceOf } from '../device.js'
 import type { ResolvedOptions, ZipPouchOptions } from './options.js'
 
 export interface Wall {
@@ -17,8 +17,6 @@ export interface Wall {
   readonly fitWidth: Fit
   readonly fitHeight: Fit
 }
-
-export const pouchEase = { width: mm(8), height: mm(10) }
 
 /** Closed at the top by a zip that adds half of what shows of it to each wall. Source: docs/craft.md, Zip pouch. */
 export function sizeWall(job: Job<ZipPouchOptions>, { zipExposed }: ResolvedOptions): Wall {
@@ -35,7 +33,7 @@ export function sizeWall(job: Job<ZipPouchOptions>, { zipExposed }: ResolvedOpti
         ...because(`${direction} of the device`, device[direction]),
         ...because('added by the rule', direction === 'width' ? sizing.addWidth : sizing.addHeight),
       ]
-    const ease = (direction === 'width' ? sizing.easeWidth : sizing.easeHeight) ?? pouchEase[direction]
+    const ease = (direction === 'width' ? sizing.easeWidth : sizing.easeHeight) ?? deviceEase[direction]
     const zip = direction === 'height' ? less('half of what shows of the zip', shows) : []
     return [...needed[direction], ...because('ease', ease), ...allowances, ...zip]
   }

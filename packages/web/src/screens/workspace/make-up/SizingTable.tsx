@@ -17,7 +17,6 @@ export function SizingTable({ choices, chosen, onChoose }: SizingTableProps) {
   const { unit } = useCover()
   const scale = sharedScale(
     choices.map(({ plan }) => plan),
-    unit,
     84,
   )
   const inUse = choices.find(({ id }) => id === chosen)
@@ -84,7 +83,7 @@ function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
             onChange={onChoose}
             aria-label={name}
           />
-          <SmallStrip plan={plan} unit={unit} scale={scale} label={`${name}, laid flat`} />
+          <SmallStrip plan={plan} scale={scale} label={`${name}, laid flat`} />
           <span className="grid content-start gap-0.5">
             <span className="font-medium">{name}</span>
             {verdict && <span className={`text-sm ${verdictTone[verdict]}`}>{verdictWords[verdict]}</span>}

@@ -38,7 +38,6 @@ export function WayChooser({ onChosen }: { readonly onChosen: () => void }) {
   }, [cover, file])
   const scale = sharedScale(
     ways.flatMap(({ planned: { plan } }) => (plan ? [plan] : [])),
-    unit,
     128,
   )
   const choose = (id: string) => {
@@ -76,7 +75,7 @@ function WayRow({ way, unit, scale, chosen, onChoose }: WayRowProps) {
     <li className="grid grid-cols-[8.5rem_1fr] gap-x-4 py-3" data-way={family.id}>
       <div className="grid min-h-16 content-center justify-items-center">
         {planned.plan ? (
-          <SmallStrip plan={planned.plan} unit={unit} scale={scale} label={`${name}, laid flat`} />
+          <SmallStrip plan={planned.plan} scale={scale} label={`${name}, laid flat`} />
         ) : (
           <p className="text-sm text-soft">not measured for it</p>
         )}
