@@ -79,7 +79,7 @@ describe('snowdrift plan', () => {
 
 describe('other commands', () => {
   it('say “not yet”, or that they do not exist, and exit 2', async () => {
-    for (const command of ['simulate', 'nest', 'export'])
+    for (const command of ['nest', 'export'])
       expect(await run(command, []))
         .to.include({ code: 2, out: '' })
         .and.have.property('err')

@@ -29,6 +29,7 @@ export type {
   TypedObject,
   TypedReading,
   TypedSizing,
+  TypedTrial,
 } from './file/cover-schema.js'
 export type { Cover } from './file/cover.js'
 export { formatIssue, type Issue } from './file/issue.js'
@@ -37,6 +38,7 @@ export { defaultInset } from './file/layer-schema.js'
 export { readLength, type LengthRange, type ReadLength, type TypedLength } from './length/length-input.js'
 export { describeChoice } from './file/missing-words.js'
 export { isMakeable, planToJson, sayPlainly, sayProperly, type PlanJson } from './file/plan-json.js'
+export { simulationToJson } from './file/simulation-json.js'
 export { readCover, readDraft, type ReadResult } from './file/read-cover.js'
 export { changeThing, listThings, removeThing, withThings } from './file/things.js'
 export { readingRanges } from './file/reading-ranges.js'
@@ -47,6 +49,10 @@ export { severityOf } from './finding/severities.js'
 export type { SayLength } from './finding/say.js'
 export { describeFinding } from './finding/words/describe.js'
 export type { Fit } from './fit/fit.js'
+export { easeStepMm } from './fit/simulation/best-ease.js'
+export { usualHand, type Hand } from './fit/simulation/hand.js'
+export type { Source } from './fit/simulation/model.js'
+export type { DirectionOdds, Simulation } from './fit/simulation/summarise.js'
 export type { Verdict } from './fit/verdict.js'
 export { formatLength } from './length/format.js'
 export { cuttingGrids, defaultGrid } from './length/grid.js'
@@ -83,6 +89,22 @@ export type { Piece } from './piece/piece.js'
 export type { Reason } from './piece/reason.js'
 export type { Side } from './piece/side.js'
 export { plan, type PlacedExtra, type Plan } from './plan.js'
+export {
+  checkSimulation,
+  isUnmakeableBeyondFit,
+  judgedIn,
+  mostMakes,
+  simulate,
+  simulating,
+  usualMakes,
+  usualSeed,
+  type SimulationOptions,
+} from './simulate.js'
+export { isWorthwhile, readingsIn, weighRemedies, type Remedy, type RemedyKind } from './reckon/remedies.js'
+export { planTrialBands, whyTrial, type TrialBand, type TrialReason } from './reckon/trial-piece.js'
+export { missingIn, whatIfs } from './what-if/kinds.js'
+export { applicable, reckonOutcome, type Outcome, type PieceChange } from './what-if/outcome.js'
+export { whatIfIds, type WhatIf, type WhatIfId } from './what-if/what-if.js'
 export { clothArea, lengthOnCloth } from './reckon/cloth.js'
 export { fewestCovers } from './reckon/fewest-covers.js'
 export { findLimit, listLimitQuestions, type Limit, type LimitQuestion } from './reckon/limit.js'

@@ -7,10 +7,12 @@ import type { Strip } from './families/strip.js'
 import type { Trait } from './families/trait.js'
 import type { AddedExtra, Cover } from './file/cover.js'
 import { findingWhen, type Finding } from './finding/finding.js'
+import { toldByTrial } from './fit/trial.js'
 import { adviseOnMaterials } from './judge/material-advice.js'
 import { adviseOnCorners, adviseOnSeam } from './judge/seam-advice.js'
 import { checkUsual } from './judge/usual.js'
 import { add, mm, subtract, zero, type Length } from './length/length.js'
+import { outerOf } from './material/layer.js'
 import { checkReadings } from './object/cross-check.js'
 import type { Notion } from './piece/notion.js'
 import { isCuttable, type Piece } from './piece/piece.js'
@@ -75,12 +77,15 @@ export function plan(cover: Cover): Plan {
   }
 }
 
-function jobOf(
-  { object, objects, stack, unit, grid }: Cover,
-  { seam, sizing, options }: Settled,
-  inside: Length,
-): Job<FamilyOptions> {
-  return { object, objects, stack, unit, grid, seam, sizing, options, inside }
+function jobOf(cover: Cover, { seam, sizing, options }: Settled, inside: Length): Job<FamilyOptions> {
+  const { object, objects, stack, unit, grid } = cover
+  const untried = { object, objects, stack, unit, grid, seam, sizing, options, inside, told: {} }
+  return { ...untried, told: cover.trial ? toldByTrial(cover.trial, planTrial(cover, untried)) : {} }
+}
+
+/** The cover as its trial piece is made: the outer cloth, or scrap like it, and nothing else. */
+function planTrial({ family, stack }: Cover, job: Job<FamilyOptions>): FamilyPlan {
+  return family.plan({ ...job, stack: [outerOf(stack)], inside: zero })
 }
 
 function thicknessInside(

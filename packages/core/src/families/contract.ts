@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { Finding } from '../finding/finding.js'
+import type { Clearance } from '../fit/clearance.js'
 import type { Fit } from '../fit/fit.js'
 import type { ComputedSizing, RuleMeasure, RuleSizing } from '../fit/sizing.js'
 import type { Length } from '../length/length.js'
@@ -30,6 +31,8 @@ export interface Job<Options> {
   readonly options: Options
   /** What pockets inside and their contents add to the thickness of the closed thing. */
   readonly inside: Length
+  /** How much more than its readings say the thing needs, as a trial piece told; absent where none was tried. */
+  readonly told: { readonly width?: Length; readonly height?: Length }
 }
 
 /** How one of the things that a cover is for is served: what is left of the free end, and what is in the way. */
@@ -57,6 +60,10 @@ export interface FamilyPlan {
   readonly findings: readonly Finding[]
   readonly seams: readonly SeamBulk[]
   readonly serves?: readonly Served[]
+  /** How what the cover itself holds fits into it, where that is no ease of the cover. */
+  readonly contents?: Fit
+  /** Rooms that a make must keep beside its fits. */
+  readonly clearances?: readonly Clearance[]
   /** The finished cover laid flat, seen from outside. */
   readonly strip: Strip
   /** The closed thing seen from its tail, with the layers round it. */

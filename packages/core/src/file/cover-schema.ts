@@ -6,6 +6,8 @@ import { units, type Unit } from '../length/unit.js'
 import { layerSchema } from './layer-schema.js'
 import { lengthInput, typedLength } from '../length/length-input.js'
 import { objectSchema } from './object-schema.js'
+import { whatIfIds } from '../what-if/what-if.js'
+import { trialSchema } from './trial-schema.js'
 import { sizingSchema } from './sizing-schema.js'
 
 export const coverFormat = 'snowdrift/cover'
@@ -40,6 +42,8 @@ function createSchema(unit: Unit) {
       .array(z.looseObject({ type: z.string().max(60) }))
       .max(mostExtras)
       .default([]),
+    trial: trialSchema(unit).optional(),
+    whatIf: z.array(z.enum(whatIfIds)).max(whatIfIds.length).optional(),
   })
 }
 
@@ -62,4 +66,5 @@ export type TypedReading = NonNullable<
 export type TypedObject = NonNullable<CoverFile['object']>
 export type TypedLayer = CoverFile['layers'][number]
 export type TypedSizing = NonNullable<CoverFile['sizing']>
+export type TypedTrial = NonNullable<CoverFile['trial']>
 export type TypedExtra = NonNullable<CoverFile['extras']>[number]

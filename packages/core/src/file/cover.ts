@@ -1,5 +1,6 @@
 import type { Extra } from '../extras/contract.js'
 import type { Family, FamilyOptions } from '../families/contract.js'
+import type { Trial } from '../fit/trial.js'
 import type { Sizing } from '../fit/sizing.js'
 import type { Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
@@ -21,6 +22,8 @@ export interface Cover {
   readonly options: FamilyOptions
   readonly stack: Stack
   readonly extras: readonly AddedExtra[]
+  /** How a trial piece went on; absent where none was tried. */
+  readonly trial?: Trial
 }
 
 export interface AddedExtra {

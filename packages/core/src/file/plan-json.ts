@@ -1,7 +1,7 @@
 import { severityOf } from '../finding/severities.js'
 import type { SayLength } from '../finding/say.js'
 import { describeFinding } from '../finding/words/describe.js'
-import type { Direction } from '../finding/finding.js'
+import type { Direction, Finding } from '../finding/finding.js'
 import type { Severity } from '../finding/severity.js'
 import { formatLength } from '../length/format.js'
 import { absolute, subtract, toJsonMm, type Length } from '../length/length.js'
@@ -37,12 +37,16 @@ export function planToJson(plan: Plan, unit: Unit) {
       ease: byDirection(plan, fit => ({ ...millimetres(fit.ease), verdict: fit.verdict })),
     }),
     ...(plan.serves && { serves: plan.serves.map(servedToJson) }),
-    findings: plan.findings.map(finding => ({
-      code: finding.code,
-      severity: severityOf[finding.code],
-      about: finding.about,
-      ...describeFinding(finding, sayPlainly(unit)),
-    })),
+    findings: plan.findings.map(finding => findingToJson(finding, unit)),
+  }
+}
+
+export function findingToJson(finding: Finding, unit: Unit) {
+  return {
+    code: finding.code,
+    severity: severityOf[finding.code],
+    about: finding.about,
+    ...describeFinding(finding, sayPlainly(unit)),
   }
 }
 

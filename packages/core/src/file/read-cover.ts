@@ -10,6 +10,7 @@ import type { Issue } from './issue.js'
 import { settleLayer } from './layer-schema.js'
 import { describeMissing } from './missing-words.js'
 import { describeSchemaIssues, show } from './schema-issues.js'
+import { settleTrial } from './trial-schema.js'
 import { settleSizing } from './sizing-schema.js'
 import { upgradeCoverFile } from './upgrades.js'
 
@@ -53,7 +54,7 @@ function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Co
   ]
   const [object, ...others] = file.objects ?? (file.object ? [file.object] : [])
   if (issues.length > 0 || !options.ok || !object) return { ok: false, issues }
-  const { name, unit, grid, seam, layers } = file
+  const { name, unit, grid, seam, layers, trial } = file
   return {
     ok: true,
     value: {
@@ -68,6 +69,7 @@ function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Co
       options: options.value,
       stack: layers.map(layer => settleLayer(layer, family, unit)),
       extras: extras.flatMap(extra => (extra.ok ? [extra.value] : [])),
+      ...(trial && { trial: settleTrial(trial) }),
     },
   }
 }

@@ -1,5 +1,6 @@
 import type { ReadingKey } from '../object/reading.js'
 import type { Role } from '../material/role.js'
+import type { ChanceFindings } from './data/chance-findings.js'
 import type { ExtraFindings } from './data/extra-findings.js'
 import type { Direction, FitFindings } from './data/fit-findings.js'
 import type { MakeFindings } from './data/make-findings.js'
@@ -12,7 +13,7 @@ export type { RecipeChange } from './data/make-findings.js'
 
 /** Every finding's numbers, by code. Words stand in `words/`, severities beside the data. */
 export interface FindingData
-  extends ReadingFindings, FitFindings, MakeFindings, ExtraFindings, MaterialFindings {}
+  extends ReadingFindings, FitFindings, ChanceFindings, MakeFindings, ExtraFindings, MaterialFindings {}
 
 export type FindingCode = keyof FindingData
 

@@ -1,3 +1,4 @@
+import { chanceSeverities } from './data/chance-findings.js'
 import { extraSeverities } from './data/extra-findings.js'
 import { fitSeverities } from './data/fit-findings.js'
 import { makeSeverities } from './data/make-findings.js'
@@ -9,6 +10,7 @@ import type { Severity } from './severity.js'
 export const severityOf: Readonly<Record<FindingCode, Severity>> = {
   ...readingSeverities,
   ...fitSeverities,
+  ...chanceSeverities,
   ...makeSeverities,
   ...extraSeverities,
   ...materialSeverities,

@@ -12,14 +12,15 @@ import {
 } from './needed.js'
 
 const sum = (reasons: readonly Reason[]) => toJsonMm(totalOf(reasons))
+const board = (millimetres: number) => ({ length: mm(millimetres), assumed: false })
 const wrap = because('wrap', mm(340))
 const device = { height: mm(170), width: mm(120), thickness: mm(10) }
 
 describe('what is needed', () => {
   it('round and over a book', () => {
     // 340 + 2 + π·1.5; 240 + 2 + π·(1.5 + 0.5)/2
-    expect(sum(neededRoundBook(wrap, mm(2), mm(1.5)))).to.equal(346.7124)
-    expect(sum(neededOverBook(mm(240), mm(2), mm(1.5), mm(0.5)))).to.equal(245.1416)
+    expect(sum(neededRoundBook(wrap, board(2), mm(1.5)))).to.equal(346.7124)
+    expect(sum(neededOverBook(mm(240), board(2), mm(1.5), mm(0.5)))).to.equal(245.1416)
   })
 
   it('in a pouch, open or closed', () => {
@@ -32,8 +33,8 @@ describe('what is needed', () => {
   it('inside a zip, by gusset or by flaps, whichever takes more', () => {
     // 340 + 2π + 2·0.5
     expect(sum(neededRoundZipped(wrap, mm(2), mm(0.5)))).to.equal(347.2832)
-    const over = (board: number) =>
-      neededOverZipped(mm(240), { gusset: mm(1.5), board: mm(board), flapBulk: mm(0.5) })
+    const over = (boardMm: number) =>
+      neededOverZipped(mm(240), { gusset: mm(1.5), board: board(boardMm), flapBulk: mm(0.5) })
     // 2·2 + π/2 = 5.5708 over 3; 0 + π/2 = 1.5708 under 3
     expect(sum(over(2))).to.equal(245.5708)
     expect(over(2)[1]?.label).to.contain('flaps')
@@ -48,12 +49,12 @@ describe('what is needed', () => {
         const [thin, thick] = one < other ? [one, other] : [other, one]
         const needs = (s: typeof one) =>
           [
-            neededRoundBook(wrap, mm(2), s),
-            neededOverBook(mm(240), mm(2), s, s),
+            neededRoundBook(wrap, board(2), s),
+            neededOverBook(mm(240), board(2), s, s),
             neededAcrossPouch(device, s),
             neededDownPouch(device, s, 'open'),
             neededRoundZipped(wrap, s, s),
-            neededOverZipped(mm(240), { gusset: s, board: mm(2), flapBulk: s }),
+            neededOverZipped(mm(240), { gusset: s, board: board(2), flapBulk: s }),
           ].map(totalOf)
         for (const [index, need] of needs(thick).entries())
           expect(need).to.be.at.least(needs(thin)[index] ?? 0)

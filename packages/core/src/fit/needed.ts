@@ -1,27 +1,31 @@
-import { add, longest, scale, type Length } from '../length/length.js'
+import { add, longest, scale, zero, type Length } from '../length/length.js'
 import { turnOfCloth } from '../material/stand-off.js'
-import { because, twice, type Reason } from '../piece/reason.js'
+import { becauseOfBoard, type Board } from '../object/derive.js'
+import { because, becauseOfBulk, becauseRead, totalOf, type Reason } from '../piece/reason.js'
 
 /** What a slip-on cover needs round a book: Gₑ + B + π·s. Source of all: docs/craft.md, Fit. */
-export function neededRoundBook(wrap: readonly Reason[], board: Length, bulk: Length): readonly Reason[] {
+export function neededRoundBook(wrap: readonly Reason[], board: Board, bulk: Length): readonly Reason[] {
   return [
     ...wrap,
-    ...because('half a board at each fore-edge', board),
-    ...because('bulk round the two spine corners', turnOfCloth(bulk)),
+    ...becauseOfBoard('half a board at each fore-edge', board),
+    ...becauseOfBulk('bulk round the two spine corners', turnOfCloth(bulk)),
   ]
 }
 
 /** What a pocket closed at top and bottom needs over a book: H + B + π·(s + s_f)/2. */
 export function neededOverBook(
   height: Length,
-  board: Length,
+  board: Board,
   bulk: Length,
   flapBulk: Length,
 ): readonly Reason[] {
   return [
-    ...because('height of the book', height),
-    ...because('board edges, top and bottom', board),
-    ...because('bulk of cover and flap round the edges', turnOfCloth(scale(add(bulk, flapBulk), 1 / 2))),
+    ...becauseRead('height of the book', 'height', height),
+    ...becauseOfBoard('board edges, top and bottom', board),
+    ...becauseOfBulk(
+      'bulk of cover and flap round the edges',
+      turnOfCloth(scale(add(bulk, flapBulk), 1 / 2)),
+    ),
   ]
 }
 
@@ -35,9 +39,9 @@ export interface Device {
 /** What a pouch of two walls needs across: W + T + π·s̄, with s̄ the mean stand-off of the walls. */
 export function neededAcrossPouch({ width, thickness }: Device, bulk: Length): readonly Reason[] {
   return [
-    ...because('width of the device', width),
-    ...because('its thickness, half at each side', thickness),
-    ...because('bulk of the walls round the sides', turnOfCloth(bulk)),
+    ...becauseRead('width of the device', 'width', width),
+    ...becauseRead('its thickness, half at each side', 'thickness', thickness),
+    ...becauseOfBulk('bulk of the walls round the sides', turnOfCloth(bulk)),
   ]
 }
 
@@ -49,12 +53,14 @@ export function neededDownPouch(
 ): readonly Reason[] {
   const share = top === 'open' ? 1 / 2 : 1
   return [
-    ...because('height of the device', height),
-    ...because(
+    ...becauseRead('height of the device', 'height', height),
+    ...becauseRead(
       top === 'open' ? 'half its thickness at the bottom' : 'its thickness',
-      scale(thickness, share),
+      'thickness',
+      thickness,
+      share,
     ),
-    ...because('bulk of the walls round the ends', scale(turnOfCloth(bulk), share)),
+    ...becauseOfBulk('bulk of the walls round the ends', scale(turnOfCloth(bulk), share)),
   ]
 }
 
@@ -62,23 +68,27 @@ export function neededDownPouch(
 export function neededRoundZipped(wrap: readonly Reason[], bulk: Length, gusset: Length): readonly Reason[] {
   return [
     ...wrap,
-    ...because('bulk round the two spine corners', turnOfCloth(bulk)),
-    ...twice('gusset at the fore-edge', gusset),
+    ...becauseOfBulk('bulk round the two spine corners', turnOfCloth(bulk)),
+    ...becauseOfBulk('gusset at the fore-edge, twice', scale(gusset, 2)),
   ]
 }
 
 /** And over it: H + max(2·s_g, 2B + π·s_f), the gusset or the flap over its boards, whichever takes more. */
 export function neededOverZipped(
   height: Length,
-  { gusset, board, flapBulk }: { readonly gusset: Length; readonly board: Length; readonly flapBulk: Length },
+  { gusset, board, flapBulk }: { readonly gusset: Length; readonly board: Board; readonly flapBulk: Length },
 ): readonly Reason[] {
-  const flaps = add(scale(board, 2), turnOfCloth(flapBulk))
-  const gussets = scale(gusset, 2)
+  const ways = [
+    [...becauseOfBoard('boards', board, 2), ...becauseOfBulk('flaps', turnOfCloth(flapBulk))],
+    becauseOfBulk('gussets', scale(gusset, 2)),
+  ]
+  const [flaps = zero, gussets = zero] = ways.map(totalOf)
   return [
-    ...because('height of the book', height),
+    ...becauseRead('height of the book', 'height', height),
     ...because(
       flaps > gussets ? 'boards and flaps at top and bottom' : 'gusset at top and bottom',
       longest(flaps, gussets),
+      { kind: 'larger', ways },
     ),
   ]
 }

@@ -1,5 +1,6 @@
 import { expect } from 'chai'
 import { mm, zero } from '../length/length.js'
+import { because } from '../piece/reason.js'
 import { layer } from '../material/testing/layers.js'
 import { finishedFromCut, judgeFit } from './fit.js'
 import { judgeEase, openTopBands, pouchBands, slipOnBands, type EaseBands } from './verdict.js'
@@ -48,7 +49,7 @@ describe('the verdict on an ease', () => {
 
 describe('the fit of a direction', () => {
   const outer = layer('outer', 0.3, { stretchAcross: 2, stretchAlong: 1 })
-  const needs = (finishedMm: number) => ({ needed: mm(200), finished: mm(finishedMm) })
+  const needs = (finishedMm: number) => ({ needed: because('needed', mm(200)), finished: mm(finishedMm) })
   const verdict = (direction: 'width' | 'height', finishedMm: number, ...inner: ReturnType<typeof layer>[]) =>
     judgeFit(direction, needs(finishedMm), [...inner, outer], slipOnBands).verdict
 

@@ -2,6 +2,7 @@ import { findingWhen, type Finding } from '../finding/finding.js'
 import { absolute, longest, mm, scale, subtract, type Length } from '../length/length.js'
 import { totalOf } from '../piece/reason.js'
 import { deriveBoard, deriveWrapFromSides } from './derive.js'
+import { findSlip, type Slip } from './slips.js'
 import { largestReading, readingKeys, smallestReading, type CoveredObject } from './reading.js'
 
 /**
@@ -31,7 +32,8 @@ function checkWrap(object: CoveredObject): readonly Finding[] {
   if (!sides) return []
   const expected = totalOf(sides)
   const allowed = longest(mm(3), scale(wrap, 0.015))
-  return findingWhen(differ(wrap, expected) > allowed, 'wrap-disagrees', 'reading:wrap', { wrap, expected })
+  if (differ(wrap, expected) <= allowed) return []
+  return findingWhen(true, 'wrap-disagrees', 'reading:wrap', { wrap, expected, ...likelySlip(object) })
 }
 
 function checkOpenWidth(object: CoveredObject): readonly Finding[] {
@@ -72,8 +74,19 @@ function checkSpread(object: CoveredObject, reading: (typeof readingKeys)[number
   const largest = largestReading(object, reading)
   const smallest = smallestReading(object, reading)
   if (largest === undefined || smallest === undefined) return []
-  const spread = subtract(largest, smallest) > mm(3)
-  return findingWhen(spread, 'readings-spread', `reading:${reading}`, { reading, smallest, largest })
+  if (subtract(largest, smallest) <= mm(3)) return []
+  return findingWhen(true, 'readings-spread', `reading:${reading}`, {
+    reading,
+    smallest,
+    largest,
+    ...likelySlip({ ...object, readings: { [reading]: object.readings[reading] ?? [] } }),
+  })
+}
+
+/** The classic slip that would explain it, where one does. */
+function likelySlip(object: CoveredObject): { readonly slip?: Slip } {
+  const slip = findSlip(object)
+  return slip ? { slip } : {}
 }
 
 function checkBoard(object: CoveredObject): readonly Finding[] {

@@ -1,5 +1,5 @@
 import { scale, subtract, longest, zero, type Length } from '../length/length.js'
-import { because, totalOf, type Reason } from '../piece/reason.js'
+import { because, becauseRead, totalOf, type Reason } from '../piece/reason.js'
 import { assumedBoardThickness } from './kind.js'
 import { largestReading, smallestReading, type CoveredObject } from './reading.js'
 
@@ -8,24 +8,37 @@ import { largestReading, smallestReading, type CoveredObject } from './reading.j
  * Source: docs/craft.md, Derived sizes.
  */
 export function deriveSpineArc(object: CoveredObject): Length | undefined {
+  const reasons = spineReasons(object)
+  return reasons && totalOf(reasons)
+}
+
+function spineReasons(object: CoveredObject): readonly Reason[] | undefined {
   const thickness = largestReading(object, 'thickness')
   if (thickness === undefined) return undefined
   switch (object.spine) {
     case 'flat':
-      return thickness
+      return becauseRead('over the spine', 'thickness', thickness)
     case 'rounded':
-      return scale(thickness, 1.07)
+      return becauseRead('over the spine', 'thickness', thickness, 1.07)
     case 'coil':
-      return longest(thickness, scale(largestReading(object, 'coilDiameter') ?? zero, Math.PI / 2))
+      return overCoil(thickness, largestReading(object, 'coilDiameter'))
   }
+}
+
+function overCoil(thickness: Length, coil: Length | undefined): readonly Reason[] {
+  const flat = becauseRead('over the spine', 'thickness', thickness)
+  if (coil === undefined) return flat
+  const ways = [flat, becauseRead('over the coil', 'coilDiameter', coil, Math.PI / 2)]
+  const [over, round] = ways.map(totalOf)
+  return because('over the spine', longest(over ?? zero, round ?? zero), { kind: 'larger', ways })
 }
 
 /** Twice the width and the spine: what the wrap ought to read. Undefined where W or T is missing. */
 export function deriveWrapFromSides(object: CoveredObject): readonly Reason[] | undefined {
   const width = largestReading(object, 'width')
-  const arc = deriveSpineArc(object)
-  if (width === undefined || arc === undefined) return undefined
-  return [...because('front and back board', scale(width, 2)), ...because('over the spine', arc)]
+  const spine = spineReasons(object)
+  if (width === undefined || spine === undefined) return undefined
+  return [...becauseRead('front and back board', 'width', width, 2), ...spine]
 }
 
 /**
@@ -34,18 +47,29 @@ export function deriveWrapFromSides(object: CoveredObject): readonly Reason[] | 
  */
 export function deriveWrap(object: CoveredObject): readonly Reason[] | undefined {
   const wrap = largestReading(object, 'wrap')
-  if (wrap !== undefined) return because('wrap round the book', wrap)
+  if (wrap !== undefined) return becauseRead('wrap round the book', 'wrap', wrap)
   const open = largestReading(object, 'openWidth')
-  if (open !== undefined) return because('open width of the book', open)
+  if (open !== undefined) return becauseRead('open width of the book', 'openWidth', open)
   return deriveWrapFromSides(object)
 }
 
+export interface Board {
+  readonly length: Length
+  /** Nobody measured it. */
+  readonly assumed: boolean
+}
+
 /** Board thickness as read, or what the kind of thing usually has. */
-export function deriveBoard(object: CoveredObject): { readonly length: Length; readonly assumed: boolean } {
+export function deriveBoard(object: CoveredObject): Board {
   const read = largestReading(object, 'boardThickness')
   return read === undefined
     ? { length: assumedBoardThickness(object.kind), assumed: true }
     : { length: read, assumed: false }
+}
+
+/** A board, or several, as a part of a size; one that was assumed has no reading to err with. */
+export function becauseOfBoard(label: string, { length, assumed }: Board, count = 1): readonly Reason[] {
+  return assumed ? because(label, scale(length, count)) : becauseRead(label, 'boardThickness', length, count)
 }
 
 /**

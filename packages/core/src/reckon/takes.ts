@@ -1,5 +1,5 @@
 import type { Cover } from '../file/cover.js'
-import { judgeFit, type Fit } from '../fit/fit.js'
+import { refit, type Fit } from '../fit/fit.js'
 import { missingReadings } from '../object/required.js'
 import type { CoveredObject } from '../object/reading.js'
 import { plan, type Plan } from '../plan.js'
@@ -14,16 +14,15 @@ export type Takes =
  * Needs the readings of its family; without a fit of its own a cover cannot say.
  */
 export function coverTakes(cover: Cover, made: Plan, object: CoveredObject): Takes {
-  const { family, stack } = cover
+  const { family } = cover
   if (missingReadings(object, family.requiredReadings).length > 0)
     return { answer: 'unknown', why: 'not measured' }
-  const other = plan({ ...cover, object, objects: [object] })
+  const { trial: _trial, ...untried } = cover
+  const other = plan({ ...untried, object, objects: [object] })
   if (made.fits.length === 0) return { answer: 'unknown', why: 'no fit of its own' }
   const fits = made.fits.flatMap((fit): readonly Fit[] => {
     const need = other.fits.find(({ direction }) => direction === fit.direction)
-    if (!need) return []
-    const sizes = { needed: need.needed, finished: fit.finished }
-    return [judgeFit(fit.direction, sizes, stack, fit.bands, { parts: fit.parts })]
+    return need ? [{ ...refit(need, { finished: fit.finished }), making: fit.making }] : []
   })
   const goes = fits.every(({ verdict }) => verdict !== 'will-not-go' && verdict !== 'baggy')
   return { answer: goes ? 'yes' : 'no', fits }

@@ -1,9 +1,9 @@
-import { neededRoundBook } from '../../fit/needed.js'
+import { neededOverBook, neededRoundBook } from '../../fit/needed.js'
 import { add, longest, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { deriveBoard, deriveInnerWidth, deriveWrap } from '../../object/derive.js'
 import { largestReading, type CoveredObject } from '../../object/reading.js'
-import { because, totalOf, type Reason } from '../../piece/reason.js'
+import { because, becauseTried, totalOf, type Reason } from '../../piece/reason.js'
 import { bookEase } from '../book.js'
 import type { Job, Served, ServedReason } from '../contract.js'
 import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
@@ -11,10 +11,15 @@ import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
 type AnyJob = Job<AdjustableWrapOptions>
 
 /** What of the cover goes round one book: Gₑ + B + π·s + ease. Source: docs/craft.md, Adjustable wrap. */
-export function bodyOf({ sizing, inside }: AnyJob, bulk: Length, object: CoveredObject): readonly Reason[] {
+export function bodyOf(
+  { sizing, inside, told }: AnyJob,
+  bulk: Length,
+  object: CoveredObject,
+): readonly Reason[] {
   const ease = sizing.mode === 'computed' ? (sizing.easeWidth ?? bookEase) : bookEase
   return [
-    ...neededRoundBook(deriveWrap(object) ?? [], deriveBoard(object).length, bulk),
+    ...neededRoundBook(deriveWrap(object) ?? [], deriveBoard(object), bulk),
+    ...becauseTried(told.width),
     ...because('pockets inside', inside),
     ...because('ease', ease),
   ]
@@ -125,6 +130,10 @@ function limitsOf(
       limit: subtract(free, short) < subtract(long, free) ? short : long,
     },
   ]
+}
+
+export function neededOverTall(object: CoveredObject, bulk: Length): readonly Reason[] {
+  return neededOverBook(heightOf(object), deriveBoard(object), bulk, bulk)
 }
 
 export function heightOf(object: CoveredObject): Length {

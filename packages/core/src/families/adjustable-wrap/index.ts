@@ -11,6 +11,7 @@ import { serveBooks, type ServedBook } from './books.js'
 import { options, resolveOptions, type AdjustableWrapOptions } from './options.js'
 import { cutPieces } from './pieces.js'
 import { sizeBody } from './size.js'
+import { keepRooms } from './rooms.js'
 import { layStrip } from './strip.js'
 import { suits, words } from './words.js'
 
@@ -49,8 +50,9 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
       notions: [],
       standOff: { body: body.bulk, flap: body.bulk },
       fits: [body.fitHeight],
-      findings: [...checkFit(body.fitHeight, stack), ...served.flatMap(checkServed)],
+      findings: [...checkFit(body.fitHeight), ...served.flatMap(checkServed)],
       seams: [seamBulk('seam at the strap', caughtIn(stack, seam), flapPlies(stack, 'folded'))],
+      clearances: keepRooms(job, body, resolved),
       serves: served.map(({ book, free, reason }) => ({ book, free, ...(reason && { reason }) })),
       strip: layStrip(job, body, pieces, resolved),
       section: bookSection(body.largest, stack, { depth: resolved.fixedFlap, plies: stack.map(plyOf) }),

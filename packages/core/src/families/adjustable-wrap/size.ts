@@ -1,15 +1,13 @@
 import { finishedFromCut, judgeFit, type Fit } from '../../fit/fit.js'
-import { neededOverBook } from '../../fit/needed.js'
 import { slipOnBands } from '../../fit/verdict.js'
 import type { Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
-import { deriveBoard } from '../../object/derive.js'
 import type { CoveredObject } from '../../object/reading.js'
-import { because, totalOf, twice } from '../../piece/reason.js'
+import { because, becauseTried, twice } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import { bookEase } from '../book.js'
 import type { Job } from '../contract.js'
-import { bodyOf, greatestFreeEnd, heightOf, largestBook, tallestBook } from './books.js'
+import { bodyOf, greatestFreeEnd, largestBook, neededOverTall, tallestBook } from './books.js'
 import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
 
 export interface Body {
@@ -24,7 +22,7 @@ export interface Body {
 
 /** Fixed flap, the largest book, free end; as high as the tallest needs. Source: docs/craft.md, Adjustable wrap. */
 export function sizeBody(job: Job<AdjustableWrapOptions>, options: ResolvedOptions): Body {
-  const { stack, seam, grid, sizing } = job
+  const { stack, seam, grid, sizing, told } = job
   const bulk = standOff(stack)
   const turnedEdge = turnedEdgeLoss(stack, seam)
   const largest = largestBook(job, bulk)
@@ -40,7 +38,7 @@ export function sizeBody(job: Job<AdjustableWrapOptions>, options: ResolvedOptio
     ],
     grid,
   )
-  const needed = neededOverBook(heightOf(tallest), deriveBoard(tallest).length, bulk, bulk)
+  const needed = [...neededOverTall(tallest, bulk), ...becauseTried(told.height)]
   const ease = (sizing.mode === 'computed' ? sizing.easeHeight : undefined) ?? bookEase
   const height = sideRoundedUp([...needed, ...because('ease', ease), ...allowances], grid)
   const finished = finishedFromCut(height.cut, seam, turnedEdge)
@@ -51,6 +49,8 @@ export function sizeBody(job: Job<AdjustableWrapOptions>, options: ResolvedOptio
     height,
     largest,
     finishedWidth: finishedFromCut(width.cut, seam, turnedEdge),
-    fitHeight: judgeFit('height', { needed: totalOf(needed), finished }, stack, slipOnBands),
+    fitHeight: judgeFit('height', { needed, finished }, stack, slipOnBands, {
+      thing: job.objects.indexOf(tallest),
+    }),
   }
 }

@@ -1,8 +1,10 @@
+import { judgeFit, type Fit } from '../../fit/fit.js'
+import { slipOnBands } from '../../fit/verdict.js'
 import { add, longest, mm, scale, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { layerOf, outerOf } from '../../material/layer.js'
 import { largestReading } from '../../object/reading.js'
-import { because, less, twice, type Reason } from '../../piece/reason.js'
+import { because, becauseRead, less, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
 import type { BoardCoverOptions, ResolvedOptions } from './options.js'
@@ -55,6 +57,26 @@ export function sizeCase(job: Job<BoardCoverOptions>, options: ResolvedOptions):
 /** Closed, the inside is sw + √2·g − 2t wide. */
 export function insideOf(spine: Length, gap: Length, thickness: Length): Length {
   return subtract(add(spine, scale(gap, Math.SQRT2)), scale(thickness, 2))
+}
+
+/**
+ * The contents in the closed case: the spine board is cut at two edges, and each gap adds 1/√2 of how far it is off,
+ * which for both together is one line’s error. Source: docs/craft.md, Chance of fitting.
+ */
+export function fitContents({ stack, inside }: Job<BoardCoverOptions>, made: BoardCase): Fit {
+  return judgeFit(
+    'width',
+    {
+      needed: [
+        ...becauseRead('contents, pressed lightly', 'contentsThickness', subtract(made.contents, inside)),
+        ...because('pockets inside', inside),
+      ],
+      finished: made.inside,
+      making: { cutEdges: 2, seamLines: 1, foldLines: 0, takenUp: zero },
+    },
+    stack.map(layer => ({ ...layer, stretchAcross: 0 })),
+    slipOnBands,
+  )
 }
 
 /** The computed gap is max(√2·t + outer’s and underlining’s t, 2 mm). */

@@ -4,7 +4,7 @@ import { standOff } from '../../material/stand-off.js'
 import { largestReading } from '../../object/reading.js'
 import { defineFamily } from '../contract.js'
 import { plyOf } from '../section.js'
-import { sizeCase } from './case.js'
+import { fitContents, sizeCase } from './case.js'
 import { checkBoardCover } from './checks.js'
 import { layInserts } from './inserts.js'
 import { joinings } from './joinings.js'
@@ -42,6 +42,7 @@ export const boardCover = defineFamily<BoardCoverOptions>({
       notions: pattern.notions,
       standOff: { body: standOff(stack) },
       fits: [],
+      ...(made.contents > zero && { contents: fitContents(job, made) }),
       findings: checkBoardCover(job, made, resolved),
       seams: [],
       strip: layStrip(job, made, pieces, { options: resolved, pattern }),

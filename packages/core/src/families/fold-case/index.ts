@@ -43,8 +43,8 @@ export const foldCase = defineFamily<FoldCaseOptions>({
       standOff: { body: body.bulk },
       fits: [body.fitWidth, body.fitLength],
       findings: [
-        ...checkFit(body.fitWidth, stack),
-        ...checkFit(body.fitLength, stack),
+        ...checkFit(body.fitWidth),
+        ...checkFit(body.fitLength),
         ...findingWhen(outerOf(stack).print === 'one-way', 'print-over-fold', 'layer:outer', {
           join: scale(seam, 2),
         }),

@@ -3,7 +3,15 @@ import { openTopBands, pouchBands } from '../../fit/verdict.js'
 import { add, scale, zero, type Length } from '../../length/length.js'
 import { layerOf } from '../../material/layer.js'
 import { standOff, turnedEdgeLoss, turnOfCloth } from '../../material/stand-off.js'
-import { because, times, totalOf, twice, type Reason } from '../../piece/reason.js'
+import {
+  because,
+  becauseOfBulk,
+  becauseRead,
+  becauseTried,
+  times,
+  twice,
+  type Reason,
+} from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
 import { deviceEase, deviceOf } from '../device.js'
@@ -35,13 +43,13 @@ export function sizeBody(job: Job<FoldCaseOptions>): Body {
     length,
     fitWidth: judgeFit(
       'width',
-      { needed: totalOf(needed.width), finished: finishedFromCut(width.cut, seam, turnedEdge) },
+      { needed: needed.width, finished: finishedFromCut(width.cut, seam, turnedEdge) },
       stack,
       pouchBands,
     ),
     fitLength: judgeFit(
       'height',
-      { needed: totalOf(needed.length), finished: finishedFromCut(length.cut, seam, turnedEdge) },
+      { needed: needed.length, finished: finishedFromCut(length.cut, seam, turnedEdge) },
       stack,
       openTopBands,
       { parts: 2 },
@@ -55,20 +63,25 @@ interface Reasons {
 }
 
 /** need_w = W + T + π·(s + s_p)/2, the pocket with s_p = 1.5·t_lining; need_l = 2·(H + T/2) + T + π·s. */
-function neededFor({ object, stack, inside }: Job<FoldCaseOptions>, bulk: Length): Reasons {
+function neededFor({ object, stack, inside, told }: Job<FoldCaseOptions>, bulk: Length): Reasons {
   const device = deviceOf(object, inside)
   const pocket = scale(layerOf(stack, 'lining')?.thickness ?? zero, 1.5)
   return {
     width: [
-      ...because('width of the device', device.width),
-      ...because('its thickness', device.thickness),
-      ...because('bulk of case and pocket round the sides', turnOfCloth(scale(add(bulk, pocket), 1 / 2))),
+      ...becauseRead('width of the device', 'width', device.width),
+      ...becauseRead('its thickness', 'thickness', device.thickness),
+      ...becauseOfBulk(
+        'bulk of case and pocket round the sides',
+        turnOfCloth(scale(add(bulk, pocket), 1 / 2)),
+      ),
+      ...becauseTried(told.width),
     ],
     length: [
-      ...times(2, 'height of the device, twice', device.height),
-      ...because('half its thickness at each end', device.thickness),
-      ...because('its thickness at the fold', device.thickness),
-      ...because('bulk round the fold', turnOfCloth(bulk)),
+      ...becauseRead('height of the device, twice', 'height', device.height, 2),
+      ...becauseRead('half its thickness at each end', 'thickness', device.thickness),
+      ...becauseRead('its thickness at the fold', 'thickness', device.thickness),
+      ...becauseOfBulk('bulk round the fold', turnOfCloth(bulk)),
+      ...becauseTried(told.height === undefined ? undefined : scale(told.height, 2)),
     ],
   }
 }

@@ -41,7 +41,7 @@ export const sleeve = defineFamily<SleeveOptions>({
       notions: [],
       standOff: { body: wall.bulk },
       fits: [wall.fitWidth, wall.fitHeight],
-      findings: [...checkFit(wall.fitWidth, job.stack), ...checkFit(wall.fitHeight, job.stack)],
+      findings: [...checkFit(wall.fitWidth), ...checkFit(wall.fitHeight)],
       seams: [sideSeam(job, resolved)],
       strip: layStrip(job, wall, resolved),
       section: pouchSection(deviceOf(job.object, job.inside), job.stack, 'seam'),

@@ -4,7 +4,7 @@ import { openTopBands, pouchBands } from '../../fit/verdict.js'
 import { add, scale, subtract, zero, type Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import { beforeQuilting } from '../../piece/quilting.js'
-import { because, less, totalOf, twice, type Reason } from '../../piece/reason.js'
+import { because, becauseTried, less, twice, type Reason } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
 import { deviceEase, deviceOf } from '../device.js'
@@ -24,20 +24,25 @@ export interface Wall {
 
 type Direction = 'width' | 'height'
 
+interface Sewn {
+  readonly side: Side
+  readonly panel?: Side
+}
+
 /** Source: docs/craft.md, Sleeve. */
 export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wall {
-  const { object, stack, seam, grid, sizing, unit } = job
+  const { object, stack, seam, grid, sizing, unit, told } = job
   const device = deviceOf(object, job.inside)
   const bulk = standOff(stack)
   const turnedEdge = options.edge === 'turned' ? turnedEdgeLoss(stack, seam) : zero
   const takeUp = takeUpOf(job, options)
   const needed = {
-    width: neededAcrossPouch(device, bulk),
-    height: neededDownPouch(device, bulk, 'open'),
+    width: [...neededAcrossPouch(device, bulk), ...becauseTried(told.width)],
+    height: [...neededDownPouch(device, bulk, 'open'), ...becauseTried(told.height)],
   }
   const sewn = { width: 2, height: options.edge === 'turned' ? 2 : 1 }
   const allowance = (direction: Direction) => scale(add(seam, turnedEdge), sewn[direction])
-  const wallOf = (direction: Direction): { readonly side: Side; readonly panel?: Side } => {
+  const wallOf = (direction: Direction): Sewn => {
     if (sizing.mode === 'computed') {
       const ease = (direction === 'width' ? sizing.easeWidth : sizing.easeHeight) ?? deviceEase[direction]
       const reasons = [
@@ -64,10 +69,19 @@ export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wal
     return { side: sideRoundedUp(afterQuilting(panel, takeUp, options.trimAllowance), grid), panel }
   }
   const [width, height] = [wallOf('width'), wallOf('height')]
-  const fit = (direction: Direction, side: Side) =>
+  const fit = (direction: Direction, { side, panel }: Sewn) =>
     judgeFit(
       direction,
-      { needed: totalOf(needed[direction]), finished: subtract(side.cut, allowance(direction)) },
+      {
+        needed: needed[direction],
+        finished: subtract(side.cut, allowance(direction)),
+        making: {
+          cutEdges: 2,
+          seamLines: sewn[direction],
+          foldLines: 0,
+          takenUp: panel && options.trimAllowance === zero ? scale(panel.cut, takeUp) : zero,
+        },
+      },
       stack,
       direction === 'width' ? pouchBands : openTopBands,
     )
@@ -77,8 +91,8 @@ export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wal
     width: width.side,
     height: height.side,
     ...(width.panel && height.panel && { panel: { width: width.panel, height: height.panel } }),
-    fitWidth: fit('width', width.side),
-    fitHeight: fit('height', height.side),
+    fitWidth: fit('width', width),
+    fitHeight: fit('height', height),
   }
 }
 

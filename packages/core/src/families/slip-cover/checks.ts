@@ -12,8 +12,8 @@ export function checkSlipCover(
   { flapDepth: depth, turningOpening: wanted }: ResolvedOptions,
 ): readonly Finding[] {
   return [
-    ...checkFit(fitWidth, job.stack),
-    ...checkFit(fitHeight, job.stack),
+    ...checkFit(fitWidth),
+    ...checkFit(fitHeight),
     ...checkFlapDepth(job, depth),
     ...checkTurningOpening(job.grid, { finished: fitWidth.finished, depth, wanted }),
   ]

@@ -5,7 +5,7 @@ import { zero, type Length } from '../../length/length.js'
 import { facedFlapStandOff, foldedFlapStandOff, standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import { deriveBoard } from '../../object/derive.js'
 import { largestReading } from '../../object/reading.js'
-import { because, totalOf, twice, type Reason } from '../../piece/reason.js'
+import { because, becauseTried, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import { bookEase, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
@@ -24,19 +24,23 @@ export interface Body {
 
 /** Sizes the body, computed or by rule. Source: docs/craft.md, Slip-on cover. */
 export function sizeBody(job: Job<SlipCoverOptions>, { flapStyle }: ResolvedOptions): Body {
-  const { object, stack, seam, grid, inside } = job
+  const { object, stack, seam, grid, inside, told } = job
   const bulk = standOff(stack)
   const flapBulk = flapStyle === 'folded' ? foldedFlapStandOff(stack) : facedFlapStandOff(stack)
   const turnedEdge = turnedEdgeLoss(stack, seam)
-  const board = deriveBoard(object).length
-  const neededWidth = neededRoundBook(wrapWithPockets(object, inside), board, bulk)
-  const neededHeight = neededOverBook(largestReading(object, 'height') ?? zero, board, bulk, flapBulk)
+  const board = deriveBoard(object)
+  const high = largestReading(object, 'height') ?? zero
+  const neededWidth = [
+    ...neededRoundBook(wrapWithPockets(object, inside), board, bulk),
+    ...becauseTried(told.width),
+  ]
+  const neededHeight = [...neededOverBook(high, board, bulk, flapBulk), ...becauseTried(told.height)]
   const cuts = cutReasons(job, neededWidth, neededHeight, turnedEdge)
   const width = sideRoundedUp(cuts.width, grid)
   const height = sideRoundedUp(cuts.height, grid)
   const fit = (direction: 'width' | 'height', side: Side, needed: readonly Reason[]) => {
     const finished = finishedFromCut(side.cut, seam, turnedEdge)
-    return judgeFit(direction, { needed: totalOf(needed), finished }, stack, slipOnBands)
+    return judgeFit(direction, { needed, finished }, stack, slipOnBands)
   }
   return {
     bulk,

@@ -15,8 +15,8 @@ export function checkTurnedFlaps(
   const least = customary(3 / 2, job.unit)
   const asked = job.sizing.mode === 'computed' ? flapDepth : flap
   return [
-    ...checkFit(fitWidth, job.stack),
-    ...checkFit(fitHeight, job.stack),
+    ...checkFit(fitWidth),
+    ...checkFit(fitHeight),
     ...checkFlapDepth(job, asked),
     ...findingWhen(
       flap < least,

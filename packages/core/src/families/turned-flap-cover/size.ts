@@ -1,11 +1,12 @@
-import { finishedFromCut, judgeFit, type Fit } from '../../fit/fit.js'
+import { finishedFromCut, judgeFit, type Fit, type Sizes } from '../../fit/fit.js'
+import type { Making } from '../../fit/making.js'
 import { neededOverBook, neededRoundBook } from '../../fit/needed.js'
 import { slipOnBands } from '../../fit/verdict.js'
 import { add, scale, subtract, zero, type Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import { deriveBoard, deriveWrap } from '../../object/derive.js'
 import { largestReading } from '../../object/reading.js'
-import { because, totalOf, twice, type Reason } from '../../piece/reason.js'
+import { because, becauseTried, totalOf, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import { bookEase, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
@@ -30,14 +31,16 @@ export interface Body {
  * layer is fitted in height too. Source: docs/craft.md, Cover with turned flaps.
  */
 export function sizeBody(job: Job<TurnedFlapOptions>, options: ResolvedOptions): Body {
-  const { object, stack, seam, grid, inside } = job
+  const { object, stack, seam, grid, inside, told } = job
   const single = options.construction === 'single'
   const bulk = standOff(stack)
   const turnedEdge = single ? zero : turnedEdgeLoss(stack, seam)
-  const board = deriveBoard(object).length
+  const board = deriveBoard(object)
+  const wrap = wrapWithPockets(object, inside)
+  const high = largestReading(object, 'height') ?? zero
   const needed = {
-    width: neededRoundBook(wrapWithPockets(object, inside), board, bulk),
-    height: neededOverBook(largestReading(object, 'height') ?? zero, board, bulk, bulk),
+    width: [...neededRoundBook(wrap, board, bulk), ...becauseTried(told.width)],
+    height: [...neededOverBook(high, board, bulk, bulk), ...becauseTried(told.height)],
   }
   const around = fittedReasons(job, needed.width, 'width')
   const over = fittedReasons(job, needed.height, 'height')
@@ -47,8 +50,9 @@ export function sizeBody(job: Job<TurnedFlapOptions>, options: ResolvedOptions):
   const ends = single ? options.endHem : edge
   const fitted = { width: totalOf(around), height: totalOf(over) }
   const sewnHeight = single ? fitted.height : finishedFromCut(height.cut, seam, turnedEdge)
-  const judge = (direction: 'width' | 'height', finished: Length) =>
-    judgeFit(direction, { needed: totalOf(needed[direction]), finished }, stack, slipOnBands)
+  const judge = (direction: 'width' | 'height', finished: Length, set: Partial<Sizes> = {}) =>
+    judgeFit(direction, { needed: needed[direction], finished, ...set }, stack, slipOnBands)
+  const setOnBook = { making: foldedOnBook, errs: [...wrap, ...becauseTried(told.width)] }
   return {
     bulk,
     edge,
@@ -56,10 +60,13 @@ export function sizeBody(job: Job<TurnedFlapOptions>, options: ResolvedOptions):
     height,
     flap: subtract(scale(subtract(width.cut, fitted.width), 1 / 2), ends),
     turnIn: single ? scale(subtract(height.cut, fitted.height), 1 / 2) : zero,
-    fitWidth: judge('width', fitted.width),
+    fitWidth: judge('width', fitted.width, single ? {} : setOnBook),
     fitHeight: judge('height', sewnHeight),
   }
 }
+
+/** Two folds set on the closed book: its boards and the bulk are there already, only the wrap may be misread. */
+const foldedOnBook: Making = { cutEdges: 0, seamLines: 0, foldLines: 2, takenUp: zero }
 
 /** Need and ease, or the line that was found on the book. */
 function fittedReasons(

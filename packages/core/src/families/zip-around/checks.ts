@@ -19,8 +19,8 @@ export function checkZipAround(
 ): readonly Finding[] {
   const { stack, object } = job
   return [
-    ...checkFit(body.fitWidth, stack),
-    ...checkFit(body.fitHeight, stack),
+    ...checkFit(body.fitWidth),
+    ...checkFit(body.fitHeight),
     ...checkFlapDepth(job, options.flapDepth),
     ...checkCorners(job, body, options),
     ...findingWhen(

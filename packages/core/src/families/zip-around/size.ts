@@ -6,7 +6,7 @@ import { customary, type Unit } from '../../length/unit.js'
 import { facedFlapStandOff, foldedFlapStandOff, standOff } from '../../material/stand-off.js'
 import { deriveBoard } from '../../object/derive.js'
 import { largestReading } from '../../object/reading.js'
-import { because, less, totalOf, twice, type Reason } from '../../piece/reason.js'
+import { because, becauseTried, less, totalOf, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import { thicknessOf, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
@@ -33,14 +33,15 @@ export function zipEase(unit: Unit) {
 
 /** Piped work loses nothing to a turned edge. Source: docs/craft.md, Zip-around cover. */
 export function sizeBody(job: Job<ZipAroundOptions>, options: ResolvedOptions): Body {
-  const { object, stack, seam, grid, sizing, unit, inside } = job
+  const { object, stack, seam, grid, sizing, unit, inside, told } = job
   const bulk = standOff(stack)
   const flapBulk = options.flapStyle === 'folded' ? foldedFlapStandOff(stack) : facedFlapStandOff(stack)
   const gusset = facedFlapStandOff(stack)
-  const board = deriveBoard(object).length
+  const board = deriveBoard(object)
+  const high = largestReading(object, 'height') ?? zero
   const needed = {
-    width: neededRoundZipped(wrapWithPockets(object, inside), bulk, gusset),
-    height: neededOverZipped(largestReading(object, 'height') ?? zero, { gusset, board, flapBulk }),
+    width: [...neededRoundZipped(wrapWithPockets(object, inside), bulk, gusset), ...becauseTried(told.width)],
+    height: [...neededOverZipped(high, { gusset, board, flapBulk }), ...becauseTried(told.height)],
   }
   const usual = zipEase(unit)
   const eases = sizing.mode === 'computed' ? { width: sizing.easeWidth, height: sizing.easeHeight } : {}
@@ -56,7 +57,7 @@ export function sizeBody(job: Job<ZipAroundOptions>, options: ResolvedOptions): 
   const [width, height] = [sideOf('width'), sideOf('height')]
   const [finishedWidth, finishedHeight] = [width, height].map(side => finishedFromCut(side.cut, seam, zero))
   const judge = (direction: 'width' | 'height', finished = zero) =>
-    judgeFit(direction, { needed: totalOf(needed[direction]), finished }, stack, slipOnBands)
+    judgeFit(direction, { needed: needed[direction], finished }, stack, slipOnBands)
   const perimeter = seamLine(finishedWidth ?? zero, finishedHeight ?? zero, options.cornerRadius)
   return {
     bulk,

@@ -40,8 +40,8 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
       standOff: { body: wall.bulk },
       fits: [wall.fitWidth, wall.fitHeight],
       findings: [
-        ...checkFit(wall.fitWidth, stack),
-        ...checkFit(wall.fitHeight, stack),
+        ...checkFit(wall.fitWidth),
+        ...checkFit(wall.fitHeight),
         ...checkFlatness(job),
         ...checkZip(job, wall),
       ],

@@ -3,7 +3,7 @@ import { neededAcrossPouch, neededDownPouch } from '../../fit/needed.js'
 import { pouchBands } from '../../fit/verdict.js'
 import { add, scale, type Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
-import { because, less, totalOf, twice, type Reason } from '../../piece/reason.js'
+import { because, becauseTried, less, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
 import { deviceEase, deviceOf } from '../device.js'
@@ -20,11 +20,14 @@ export interface Wall {
 
 /** Closed at the top by a zip that adds half of what shows of it to each wall. Source: docs/craft.md, Zip pouch. */
 export function sizeWall(job: Job<ZipPouchOptions>, { zipExposed }: ResolvedOptions): Wall {
-  const { object, stack, seam, grid, sizing } = job
+  const { object, stack, seam, grid, sizing, told } = job
   const device = deviceOf(object, job.inside)
   const bulk = standOff(stack)
   const turnedEdge = turnedEdgeLoss(stack, seam)
-  const needed = { width: neededAcrossPouch(device, bulk), height: neededDownPouch(device, bulk, 'closed') }
+  const needed = {
+    width: [...neededAcrossPouch(device, bulk), ...becauseTried(told.width)],
+    height: [...neededDownPouch(device, bulk, 'closed'), ...becauseTried(told.height)],
+  }
   const shows = scale(zipExposed, 1 / 2)
   const allowances = [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
   const cut = (direction: 'width' | 'height'): readonly Reason[] => {
@@ -40,7 +43,7 @@ export function sizeWall(job: Job<ZipPouchOptions>, { zipExposed }: ResolvedOpti
   const width = sideRoundedUp(cut('width'), grid)
   const height = sideRoundedUp(cut('height'), grid)
   const judge = (direction: 'width' | 'height', finished: Length) =>
-    judgeFit(direction, { needed: totalOf(needed[direction]), finished }, stack, pouchBands)
+    judgeFit(direction, { needed: needed[direction], finished }, stack, pouchBands)
   return {
     bulk,
     turnedEdge,

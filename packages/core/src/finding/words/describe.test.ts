@@ -13,6 +13,8 @@ const examples: { readonly [Code in FindingCode]: FindingData[Code] } = {
   'open-only': { thickness: mm(18) },
   'sides-swapped': { width: mm(210), height: mm(150) },
   'readings-spread': { reading: 'height', smallest: mm(200), largest: mm(204) },
+  'no-fit': { unmeasured: false },
+  'reading-says-nothing': { reading: 'height', length: mm(200), uncertainty: mm(300) },
   'board-assumed': { assumed: mm(2.5) },
   'flap-too-deep': { depth: mm(160), deepest: mm(150) },
   'will-it-go-in': { depth: mm(90), deepest: mm(80) },

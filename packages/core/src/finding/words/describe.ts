@@ -1,6 +1,7 @@
 import type { Finding } from '../finding.js'
 import type { FindingData } from '../finding.js'
 import type { SayLength } from '../say.js'
+import { chanceFindingWords } from './chance-words.js'
 import { extraFindingWords } from './extra-words.js'
 import { fitFindingWords } from './fit-words.js'
 import { makeFindingWords } from './make-words.js'
@@ -17,6 +18,7 @@ export function describeFinding(finding: Finding, say: SayLength): FindingText {
 const words: WordsOf<FindingData> = {
   ...readingFindingWords,
   ...fitFindingWords,
+  ...chanceFindingWords,
   ...makeFindingWords,
   ...extraFindingWords,
   ...materialFindingWords,

@@ -1,0 +1,20 @@
+import type { Direction } from '../finding/finding.js'
+import type { Length } from '../length/length.js'
+import type { Reason } from '../piece/reason.js'
+import type { Making } from './making.js'
+
+/** A room that a make must keep where nobody feels an ease: the free end that a book leaves of an adjustable cover. */
+export interface Clearance {
+  readonly name: string
+  /** The dimension whose cutting and sewing it shares. */
+  readonly direction: Direction
+  /** As it is planned. */
+  readonly room: Length
+  /** What the room gives way to, and how what it is left of comes about. */
+  readonly errs: readonly Reason[]
+  readonly making: Making
+  /** Which of the things that the cover is for, counted from 0. */
+  readonly thing: number
+  /** From where to where it works; it fails outside all of them. */
+  readonly works: readonly { readonly from: Length; readonly to: Length }[]
+}

@@ -1,0 +1,61 @@
+/** Targets are tried from nothing in steps of so much. Source: docs/craft.md, Chance of fitting. */
+export const easeStepMm = 0.5
+
+/** The chance that is good enough. */
+const wanted = 0.99
+
+/** Eases of many makes, of which some count, as they came out at the planned ease. */
+export interface Eases {
+  readonly valuesMm: Float64Array
+  readonly plannedMm: number
+  /** 1 for each make that counts, 0 for the others. */
+  readonly kept: Uint8Array
+}
+
+/**
+ * The share of all makes that would count, go on and not be baggy, by target ease: from 0 to the top in steps of
+ * `easeStepMm`. Every target is tried on the same errors, so that the answers do not jitter.
+ */
+export function chanceByEase(
+  eases: Eases,
+  { giveMm, topMm }: { readonly giveMm: number; readonly topMm: number },
+): readonly number[] {
+  const makes = eases.valuesMm.length
+  if (makes === 0) return []
+  const steps = Math.floor(topMm / easeStepMm) + 1
+  const tooTight = countBeyond(eases, -giveMm, { steps, included: false })
+  const goesIn = countBeyond(eases, topMm, { steps, included: true })
+  return Array.from({ length: steps }, (_, step) => {
+    return ((goesIn[step] ?? 0) - (tooTight[step] ?? 0)) / makes
+  })
+}
+
+/**
+ * The smallest target whose chance reaches 99 %, or the one of greatest chance where none does; millimetres. Of no
+ * chances, 0.
+ */
+export function findBestEase(chances: readonly number[]): number {
+  const good = chances.findIndex(chance => chance >= wanted)
+  return Math.max(0, good >= 0 ? good : chances.indexOf(Math.max(...chances))) * easeStepMm
+}
+
+/**
+ * By step: how many errors lie below `fromMm` less that many steps, or at it where it is included. Counted in one pass
+ * by the last step that still holds, then summed from the far end.
+ */
+function countBeyond(
+  { valuesMm, plannedMm, kept }: Eases,
+  fromMm: number,
+  { steps, included }: { readonly steps: number; readonly included: boolean },
+): Uint32Array {
+  const counts = new Uint32Array(steps)
+  for (let index = 0; index < valuesMm.length; index += 1) {
+    const error = (valuesMm[index] ?? 0) - plannedMm
+    const stepsBelow = (fromMm - error) / easeStepMm
+    const last = Math.min(steps - 1, included ? Math.floor(stepsBelow) : Math.ceil(stepsBelow) - 1)
+    if (last >= 0) counts[last] = (counts[last] ?? 0) + (kept[index] ?? 0)
+  }
+  for (let step = steps - 2; step >= 0; step -= 1)
+    counts[step] = (counts[step] ?? 0) + (counts[step + 1] ?? 0)
+  return counts
+}
