@@ -77,6 +77,59 @@ describe('snowdrift plan', () => {
   })
 })
 
+describe('snowdrift simulate', () => {
+  const simulate = (cover: unknown, ...flags: readonly string[]) =>
+    run('simulate', ['-', ...flags], JSON.stringify(cover))
+
+  it('prints the chance, the same for the same seed', async () => {
+    const [once, again] = [await simulate(hutLedger, '--seed', '7'), await simulate(hutLedger, '--seed=7')]
+    expect(once).to.deep.equal(again)
+    expect(once.code).to.equal(0)
+    const json = JSON.parse(once.out) as Record<string, unknown>
+    expect(json).to.include({ makes: 50_000, seed: 7 })
+    expect(json['chance']).to.be.within(0.9, 1)
+    expect(await simulate(hutLedger, '--seed', '8')).not.to.deep.equal(once)
+  })
+
+  it('answers with a chance where the cover will not go, and exits 0', async () => {
+    const tight = { ...hutLedger, sizing: { mode: 'rule', measure: 'wrap', addWidth: 0, addHeight: 1 } }
+    const { code, out } = await simulate(tight, '--makes', '1000')
+    const { chance, findings } = JSON.parse(out) as { chance: number; findings: { code: string }[] }
+    expect([code, chance]).to.deep.equal([0, 0])
+    expect(findings.map(finding => finding.code)).to.include('will-not-go')
+  })
+
+  it('exits 1 where nothing can fail to fit, or a reading says nothing', async () => {
+    const { code, out } = await simulate({ ...hutLedger, family: 'glued-wrap' })
+    expect(code).to.equal(1)
+    expect((JSON.parse(out) as { findings: { code: string }[] }).findings.at(-1)?.code).to.equal('no-fit')
+    const readings = { ...hutLedger.object.readings, height: ['2', '20'] }
+    const vague = await simulate({ ...hutLedger, object: { ...hutLedger.object, readings } })
+    expect(vague.code).to.equal(1)
+    expect(vague.out).to.contain('reading-says-nothing').and.not.contain('"chance"')
+  })
+
+  it('refuses makes and seeds that are none, all of them at once', async () => {
+    const said = async (...flags: readonly string[]) => {
+      const { code, out, err } = await simulate(hutLedger, ...flags)
+      expect([code, out]).to.deep.equal([2, ''])
+      return err.trimEnd().split('\n')
+    }
+    expect(await said('--makes', '0')).to.deep.equal([
+      '--makes: expected a whole number from 1 to 1000000, found “0”. Without it, 50000.',
+    ])
+    expect((await said('--makes', '1000000000'))[0]).to.contain('found “1000000000”')
+    expect((await said('--makes'))[0]).to.contain('found nothing')
+    expect(await said('--seed', 'lucky', '--makes', '1.5')).to.have.length(2)
+    expect((await said('--often', '3')).join()).to.contain('--often: unknown')
+  })
+
+  it('simulates a single make', async () => {
+    const { makes } = JSON.parse((await simulate(hutLedger, '--makes', '1')).out) as { makes: number }
+    expect(makes).to.equal(1)
+  })
+})
+
 describe('other commands', () => {
   it('say “not yet”, or that they do not exist, and exit 2', async () => {
     for (const command of ['nest', 'export'])

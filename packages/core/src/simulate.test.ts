@@ -130,8 +130,7 @@ describe('the chance of fitting, against the closed form', () => {
     expect(width?.sources.reduce((sum, { share }) => sum + share, 0)).to.be.closeTo(1, 1e-9)
     // by the mean of the larger of N(20, 1/12) and N(20.42, (π/2)²/12): a mean need above either
     const total = width?.histogram.counts.reduce(
-      (sum, count, index) =>
-        sum + count * ((width.histogram.fromMm ?? 0) + (index + 0.5) * (width.histogram.stepMm ?? 0)),
+      (sum, count, index) => sum + count * (width.histogram.fromMm + (index + 0.5) * width.histogram.stepMm),
       0,
     )
     const [spread, gap] = [Math.sqrt(1 / 12 + (Math.PI / 2) ** 2 / 12), 0.42035]

@@ -26,6 +26,7 @@ export type LineStyle =
   | 'leaf'
   | 'hint'
   | 'tape'
+  | 'missing'
   | 'bare'
 
 /** How an area is filled; layers are told apart by it. */
@@ -42,6 +43,7 @@ export type Fill =
   | 'interfacing'
   | 'card'
   | 'pocket'
+  | 'missing'
   | 'other'
 
 export interface LineMark {

@@ -17,7 +17,7 @@ export function checkZipAround(
   body: Body,
   options: ResolvedOptions,
 ): readonly Finding[] {
-  const { stack, object } = job
+  const { object } = job
   return [
     ...checkFit(body.fitWidth),
     ...checkFit(body.fitHeight),

@@ -1,3 +1,4 @@
+import { FitStation } from './fit/FitStation'
 import { LayersStation } from './layers/LayersStation'
 import { MakeUpStation } from './make-up/MakeUpStation'
 import { MeasureStation } from './measure/MeasureStation'
@@ -12,6 +13,8 @@ export function StationView({ station }: { readonly station: Station }) {
       return <MakeUpStation />
     case 'layers':
       return <LayersStation />
+    case 'fit':
+      return <FitStation />
     case 'pieces':
       return <PiecesStation />
   }

@@ -14,6 +14,7 @@ describe('the stations of a cover', () => {
       measure: 'settled',
       'make-up': 'settled',
       layers: 'settled',
+      fit: 'settled',
       pieces: 'settled',
     })
   })
@@ -24,6 +25,7 @@ describe('the stations of a cover', () => {
       measure: 'waits',
       'make-up': 'waits',
       layers: 'settled',
+      fit: 'waits',
       pieces: 'waits',
     })
   })
@@ -36,11 +38,12 @@ describe('the stations of a cover', () => {
       },
       sizing: { mode: 'rule', measure: 'wrap', addWidth: '1/4', addHeight: '1 1/2' },
     })
-    // wrap-disagrees and board-assumed at the tape; will-not-go in the make-up
+    // wrap-disagrees and board-assumed at the tape; will-not-go in the fit
     expect(statesOf(file)).to.deep.equal({
       measure: 'warning',
-      'make-up': 'error',
+      'make-up': 'settled',
       layers: 'settled',
+      fit: 'error',
       pieces: 'settled',
     })
   })

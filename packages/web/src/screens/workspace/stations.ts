@@ -3,13 +3,14 @@ import { gravestOf } from '../../parts/severity'
 import type { Planned } from '../../views/planned'
 
 /** The stations of a cover, in the order of the work. */
-export const stations = ['measure', 'make-up', 'layers', 'pieces'] as const
+export const stations = ['measure', 'make-up', 'layers', 'fit', 'pieces'] as const
 export type Station = (typeof stations)[number]
 
 export const stationWords: Readonly<Record<Station, string>> = {
   measure: 'Measure',
   'make-up': 'Make-up',
   layers: 'Layers',
+  fit: 'Fit',
   pieces: 'Pieces',
 }
 
@@ -33,6 +34,7 @@ export function stateOf(station: Station, { plan, missing }: Planned): StationSt
 export function stationOf({ about }: Finding): Station {
   if (about.startsWith('reading:')) return 'measure'
   if (about.startsWith('layer:')) return 'layers'
+  if (about.startsWith('fit:')) return 'fit'
   if (about.startsWith('piece:')) return 'pieces'
   return 'make-up'
 }

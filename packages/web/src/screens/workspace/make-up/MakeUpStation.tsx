@@ -37,8 +37,9 @@ export function MakeUpStation() {
   )
 }
 
-/** Findings about an option or an extra stand beside it. */
+/** Findings about an option or an extra stand beside it; what is said of the fit is decided here, so it stands here too. */
 function isAboutWhole(finding: Finding): boolean {
   const { about } = finding
+  if (stationOf(finding) === 'fit') return true
   return stationOf(finding) === 'make-up' && !about.startsWith('option:') && !about.startsWith('extra:')
 }

@@ -1,14 +1,13 @@
-import { findFamily, mm, zero, type LengthRange, type TypedSizing } from '@snowdrift/core'
+import { findFamily, mm, zero, type LengthRange } from '@snowdrift/core'
 import { LengthField } from '../../../parts/LengthField'
 import { SelectField } from '../../../parts/SelectField'
 import { useCover } from '../cover-context'
+import { withEase, type EaseKey } from './sizing-ease'
 
 const measureWords = { open: 'the open width', wrap: 'the wrap', device: 'the device' } as const
 
 const easeRange: LengthRange = { min: zero, max: mm(150) }
 const amountRange: LengthRange = { min: zero, max: mm(500) }
-
-type EaseKey = 'easeWidth' | 'easeHeight'
 
 /** The ease that is aimed at, where the size is computed. */
 export function EaseFields() {
@@ -70,10 +69,4 @@ export function RuleFields({ measures }: { readonly measures: readonly (keyof ty
 
 function measureWordsOf(measures: readonly (keyof typeof measureWords)[]) {
   return Object.fromEntries(measures.map(measure => [measure, measureWords[measure]])) as typeof measureWords
-}
-
-function withEase(sizing: TypedSizing | undefined, key: EaseKey, typed: string | undefined): TypedSizing {
-  const eases = sizing && (sizing.mode === undefined || sizing.mode === 'computed') ? sizing : {}
-  const { [key]: _before, ...others } = eases
-  return typed === undefined ? { ...others, mode: 'computed' } : { ...others, mode: 'computed', [key]: typed }
 }

@@ -19,13 +19,19 @@ import { SelectField } from '../../../parts/SelectField'
 import { DrawingView } from '../../../views/DrawingView'
 import { kindWords, spineWords } from '../../../views/kind-words'
 import { useCover } from '../cover-context'
+import { useChance } from '../fit/use-chance'
 import { BookTabs } from './BookTabs'
+import { bestMeasuring, PaysMost, readingOf } from './PaysMost'
 import { ReadingList } from './ReadingList'
 import { ThingDiffers } from './ThingDiffers'
+import { WrappedCloth } from './WrappedCloth'
 
 /** What is covered, and what the tape says of it. */
 export function MeasureStation() {
-  const { file } = useCover()
+  const { file, unit } = useCover()
+  const { remedies } = useChance(file, { remedies: true })
+  const best = bestMeasuring(remedies)
+  const asked = best && readingOf(best)
   const [focused, setFocused] = useState<ReadingKey>('height')
   const [book, setBook] = useState(0)
   const things = listThings(file)
@@ -40,8 +46,13 @@ export function MeasureStation() {
       <div className="grid gap-6 sm:grid-cols-[1fr_11rem]">
         <div key={thing} className="order-2 grid content-start gap-5 sm:order-1">
           {shown.map(reading => (
-            <ReadingList key={reading} thing={thing} reading={reading} onFocus={() => setFocused(reading)} />
+            <div key={reading} className="grid gap-2">
+              <ReadingList thing={thing} reading={reading} onFocus={() => setFocused(reading)} />
+              {best && asked === reading && <PaysMost remedy={best} unit={unit} />}
+            </div>
           ))}
+          {best && asked === undefined && <PaysMost remedy={best} unit={unit} />}
+          {shown.includes('wrap') && <WrappedCloth thing={thing} />}
           <details>
             <summary className="text-soft">Other measurements</summary>
             <div className="mt-4 grid gap-5">

@@ -1,0 +1,68 @@
+import { checkSimulation, type Simulation } from '@snowdrift/core'
+import { Button } from '../../../parts/Button'
+import { FindingNote } from '../../../parts/FindingNote'
+import { percent, sayChance, sayFailures } from '../../../views/chance-words'
+import { estimateChance } from '../../../views/estimate-chance'
+import { useCover } from '../cover-context'
+import type { AskedChance } from './use-chance'
+
+/** The chance in one plain sentence, and how far the reckoning is. */
+export function ChanceLine({ chance }: { readonly chance: AskedChance }) {
+  const { planned, unit } = useCover()
+  const { cover, plan } = planned
+  if (!cover || !plan) return null
+  const inTheWay = checkSimulation(cover, plan)
+  if (inTheWay.length > 0)
+    return inTheWay.map(finding => <FindingNote key={finding.about} finding={finding} unit={unit} />)
+  const { simulation, progress, stop } = chance
+  const now = simulation && estimateChance(simulation, plan.fits)
+  return (
+    <section aria-label="Chance of fitting" className="grid gap-2">
+      <p role="status" className="text-2xl font-semibold" data-chance={now}>
+        {simulation && now !== undefined
+          ? sayChance({ chance: now, makes: simulation.makes })
+          : 'Making it many times over …'}
+      </p>
+      {simulation && <Failures simulation={simulation} />}
+      <div className="flex h-6 items-center gap-3 text-sm text-soft">
+        {typeof progress === 'number' ? (
+          <>
+            <progress
+              className="h-1.5 w-40 accent-thread"
+              aria-label="Makes reckoned"
+              value={progress}
+              max={1}
+            />
+            <Button look="quiet" className="!min-h-6 !px-1 !py-0 text-sm" onClick={stop}>
+              Stop
+            </Button>
+          </>
+        ) : progress === 'stopped' ? (
+          'Stopped. Any change reckons it again.'
+        ) : (
+          simulation &&
+          `${simulation.makes.toLocaleString('en')} makes, each measured, cut and sewn a little off.`
+        )}
+      </div>
+    </section>
+  )
+}
+
+function Failures({ simulation }: { readonly simulation: Simulation }) {
+  const failures = sayFailures(simulation)
+  const { serves } = simulation
+  return (
+    <>
+      {failures.length > 0 && <p className="text-soft">Of all makes, {failures.join(', ')}.</p>}
+      {serves.length > 1 && (
+        <ul className="flex flex-wrap gap-x-4 text-soft">
+          {serves.map(({ book, chance }) => (
+            <li key={book}>
+              book {book}: {percent(chance)}
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,87 @@
+import type { DirectionOdds, Verdict } from '@snowdrift/core'
+import ApexCharts, { type ApexOptions } from 'apexcharts'
+import { useEffect, useRef } from 'react'
+import { verdictWords } from '../../../views/verdict-words'
+import { easeAxis, easeBars, namedBounds } from './ease-bars'
+
+const colours: Readonly<Record<Verdict, string>> = {
+  'will-not-go': 'var(--bad)',
+  'tight-but-goes': 'var(--caution)',
+  'drum-tight': 'var(--caution)',
+  snug: 'var(--good)',
+  easy: 'var(--good)',
+  roomy: 'var(--strong-rule)',
+  baggy: 'var(--caution)',
+}
+
+/** Columns of the ease over all makes. The table beneath says the same in words. */
+export default function EaseChart({ odds, makes }: { readonly odds: DirectionOdds; readonly makes: number }) {
+  const place = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    if (!place.current) return undefined
+    const chart = new ApexCharts(place.current, chartOf(odds, makes))
+    void chart.render()
+    return () => chart.destroy()
+  }, [odds, makes])
+  return <div ref={place} className="h-full" />
+}
+
+function chartOf(odds: DirectionOdds, makes: number): ApexOptions {
+  const bars = easeBars(odds, makes)
+  const { stepMm } = odds.histogram
+  return {
+    chart: {
+      type: 'bar',
+      height: '100%',
+      width: '100%',
+      animations: { enabled: false },
+      background: 'transparent',
+      fontFamily: 'inherit',
+      parentHeightOffset: 0,
+      toolbar: { show: false },
+      zoom: { enabled: false },
+    },
+    annotations: {
+      xaxis: namedBounds(bars).map(({ atMm, name }) => ({
+        x: atMm,
+        borderColor: 'var(--ink)',
+        strokeDashArray: 3,
+        label: {
+          text: name ? verdictWords[name] : '',
+          orientation: 'horizontal',
+          textAnchor: 'start',
+          borderWidth: 0,
+          offsetY: -2,
+          style: { background: 'transparent', color: 'var(--soft)', fontSize: '12px' },
+        },
+      })),
+    },
+    dataLabels: { enabled: false },
+    fill: { opacity: 1 },
+    grid: { borderColor: 'var(--rule)', padding: { top: 4, bottom: 0 } },
+    legend: { show: false },
+    plotOptions: { bar: { columnWidth: '92%' } },
+    states: { hover: { filter: { type: 'none' } }, active: { filter: { type: 'none' } } },
+    tooltip: { enabled: false },
+    xaxis: {
+      type: 'numeric',
+      ...easeAxis(bars, stepMm),
+      axisBorder: { color: 'var(--rule)' },
+      axisTicks: { show: false },
+      decimalsInFloat: 0,
+      labels: { style: { colors: 'var(--soft)' }, formatter: value => `${Math.round(Number(value))}` },
+      title: { text: 'ease in mm', style: { color: 'var(--soft)', fontWeight: 400 } },
+    },
+    yaxis: { show: false },
+    series: [
+      {
+        name: 'makes',
+        data: bars.map(({ fromMm, ofHundred, verdict }) => ({
+          x: fromMm + stepMm / 2,
+          y: ofHundred,
+          fillColor: colours[verdict],
+        })),
+      },
+    ],
+  }
+}

@@ -1,0 +1,140 @@
+import {
+  easeStepMm,
+  followComputed,
+  formatLength,
+  mm,
+  toMm,
+  type DirectionOdds,
+  type Simulation,
+} from '@snowdrift/core'
+import { Slider } from 'radix-ui'
+import { oneStep } from '../../../drafts/draft'
+import { Button } from '../../../parts/Button'
+import { percent } from '../../../views/chance-words'
+import { estimateChance } from '../../../views/estimate-chance'
+import { useCover } from '../cover-context'
+import { withEase, type EaseKey } from '../make-up/sizing-ease'
+import type { AskedChance } from './use-chance'
+
+interface EaseSlidersProps {
+  readonly chance: AskedChance
+  readonly simulation: Simulation
+}
+
+const keys: Readonly<Record<DirectionOdds['direction'], EaseKey>> = {
+  width: 'easeWidth',
+  height: 'easeHeight',
+}
+
+/** The ease to aim at, with the chance and the picture following it; and the best ease, one press away. */
+export function EaseSliders({ simulation }: EaseSlidersProps) {
+  const { file, planned, unit, change } = useCover()
+  const { cover, plan } = planned
+  if (!cover || !plan || plan.fits.length === 0) return null
+  if (cover.sizing.mode !== 'computed')
+    return (
+      <section className="grid gap-2" aria-label="Ease to aim at">
+        <h3 className="text-lg font-semibold">Ease to aim at</h3>
+        <p className="text-soft">Its size comes from a fixed amount, so the ease is what that leaves.</p>
+        <div>
+          <Button onClick={() => change(oneStep, followComputed)}>Compute the size instead</Button>
+        </div>
+      </section>
+    )
+  const now = estimateChance(simulation, plan.fits)
+  const best = simulation.directions.filter(({ fit }) =>
+    plan.fits.some(({ direction }) => direction === fit.direction),
+  )
+  const useBest = () =>
+    change(oneStep, current =>
+      best.reduce(
+        (changed, { direction, bestEaseMm }) => ({
+          ...changed,
+          sizing: withEase(changed.sizing, keys[direction], `${bestEaseMm} mm`),
+        }),
+        current,
+      ),
+    )
+  const isBest = best.every(({ direction, bestEaseMm }) => targetMm(direction) === bestEaseMm)
+  function targetMm(direction: DirectionOdds['direction']): number {
+    const { sizing, family } = cover!
+    const stated = sizing.mode === 'computed' ? sizing[keys[direction]] : undefined
+    return toMm(stated ?? family.defaultEase(unit)[direction])
+  }
+  return (
+    <section className="grid gap-4" aria-label="Ease to aim at">
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <h3 className="text-lg font-semibold">Ease to aim at</h3>
+        <span aria-live="polite">{now === undefined ? '…' : percent(now)} on the first try</span>
+      </div>
+      {best.map(odds => (
+        <EaseSlider
+          key={odds.direction}
+          odds={odds}
+          value={targetMm(odds.direction)}
+          say={millimetres => formatLength(mm(millimetres), unit, { style: 'proper', finest: 32 })}
+          onChange={millimetres =>
+            change(`fit.${keys[odds.direction]}`, current => ({
+              ...current,
+              sizing: withEase(file.sizing && current.sizing, keys[odds.direction], `${millimetres} mm`),
+            }))
+          }
+        />
+      ))}
+      <div className="flex flex-wrap items-center gap-3">
+        <Button look={isBest ? 'plain' : 'act'} disabled={isBest} onClick={useBest}>
+          Use the best ease
+        </Button>
+        <span className="text-sm text-soft">
+          {best
+            .map(
+              ({ direction, bestEaseMm }) =>
+                `${bestEaseMm} mm ${direction === 'width' ? 'round it' : 'in height'}`,
+            )
+            .join(', ')}
+          : the least that goes on 99 times of 100 without counting on stretch.
+        </span>
+      </div>
+    </section>
+  )
+}
+
+interface EaseSliderProps {
+  readonly odds: DirectionOdds
+  readonly value: number
+  readonly say: (millimetres: number) => string
+  readonly onChange: (millimetres: number) => void
+}
+
+function EaseSlider({ odds, value, say, onChange }: EaseSliderProps) {
+  const label = odds.direction === 'width' ? 'Round it' : 'In height'
+  const most = toMm(odds.fit.bands.top)
+  return (
+    <div className="grid grid-cols-[5rem_1fr_5.5rem] items-center gap-3">
+      <span>{label}</span>
+      <Slider.Root
+        className="relative flex h-9 touch-none items-center select-none"
+        min={0}
+        max={most}
+        step={easeStepMm}
+        value={[Math.min(value, most)]}
+        onValueChange={([next]) => next !== undefined && onChange(next)}
+      >
+        <Slider.Track className="relative h-1.5 grow rounded-full bg-sunken">
+          <Slider.Range className="absolute h-full rounded-full bg-strong-rule" />
+          <span
+            aria-hidden
+            className="absolute -top-1 h-3.5 w-0.5 bg-good"
+            style={{ left: `${(odds.bestEaseMm / most) * 100}%` }}
+          />
+        </Slider.Track>
+        <Slider.Thumb
+          aria-label={`Ease ${label.toLowerCase()}`}
+          aria-valuetext={`${value} millimetres`}
+          className="block size-5 rounded-full border-2 border-thread bg-surface"
+        />
+      </Slider.Root>
+      <span className="text-right whitespace-nowrap">{say(value)}</span>
+    </div>
+  )
+}

@@ -1,0 +1,53 @@
+import { applyRepair } from '@snowdrift/core'
+import { oneStep } from '../../../drafts/draft'
+import { FindingNote } from '../../../parts/FindingNote'
+import { useCover } from '../cover-context'
+import { stationOf } from '../stations'
+import { ChanceLine } from './ChanceLine'
+import { EaseCharts } from './EaseCharts'
+import { EaseSliders } from './EaseSliders'
+import { Sources } from './Sources'
+import { TrialPiece } from './TrialPiece'
+import { useChance } from './use-chance'
+import { useWhatIf } from './use-what-if'
+import { WhatIfPanel } from './WhatIfPanel'
+
+/** Will it fit? The chance, what it hangs on, the ease to aim at, what if, and a trial piece. */
+export function FitStation() {
+  const { file, planned, unit, change } = useCover()
+  const chosen = useWhatIf()
+  const chance = useChance(file, { whatIf: chosen.ids, remedies: true })
+  const { cover, plan } = planned
+  if (!cover || !plan)
+    return <p className="text-soft">The chance is reckoned as soon as everything needed is measured.</p>
+  const { simulation } = chance
+  return (
+    <div className="grid gap-8">
+      <h2 className="sr-only">Fit</h2>
+      <ChanceLine chance={chance} />
+      {plan.findings
+        .filter(finding => stationOf(finding) === 'fit')
+        .map(finding => (
+          <FindingNote
+            key={`${finding.code} ${finding.about}`}
+            finding={finding}
+            unit={unit}
+            onRepair={repair => change(oneStep, current => applyRepair(current, repair))}
+          />
+        ))}
+      {simulation && (
+        <>
+          <EaseSliders chance={chance} simulation={simulation} />
+          <EaseCharts directions={simulation.directions} makes={simulation.makes} unit={unit} />
+          <Sources simulation={simulation} remedies={chance.remedies} unit={unit} />
+        </>
+      )}
+      {plan.fits.length > 0 && (
+        <>
+          <WhatIfPanel chosen={chosen} chance={chance} cover={cover} plan={plan} />
+          <TrialPiece cover={cover} plan={plan} simulation={simulation} />
+        </>
+      )}
+    </div>
+  )
+}

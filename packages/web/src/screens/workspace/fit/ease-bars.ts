@@ -1,0 +1,61 @@
+import { toMm, type DirectionOdds, type Verdict } from '@snowdrift/core'
+
+/** One column of the chart: where it begins, how many makes of a hundred it holds, and the verdict it lies in. */
+export interface EaseBar {
+  readonly fromMm: number
+  readonly ofHundred: number
+  readonly verdict: Verdict
+}
+
+/** The histogram's columns, each judged by its middle. */
+export function easeBars({ histogram, fit }: DirectionOdds, makes: number): readonly EaseBar[] {
+  const { fromMm, stepMm, counts } = histogram
+  return counts.map((count, index) => {
+    const from = fromMm + index * stepMm
+    return { fromMm: from, ofHundred: (count / makes) * 100, verdict: verdictAt(from + stepMm / 2, fit) }
+  })
+}
+
+function verdictAt(easeMm: number, { bands, give }: DirectionOdds['fit']): Verdict {
+  const { snug, easy, roomy, top } = bands
+  if (easeMm < -toMm(give)) return 'will-not-go'
+  if (easeMm < 0) return 'tight-but-goes'
+  if (easeMm < toMm(snug)) return 'drum-tight'
+  if (easeMm < toMm(easy)) return 'snug'
+  if (easeMm < toMm(roomy)) return 'easy'
+  return easeMm <= toMm(top) ? 'roomy' : 'baggy'
+}
+
+const steps = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000]
+
+/** An axis of whole millimetres round the columns, with at most ten marks. */
+export function easeAxis(bars: readonly EaseBar[], stepMm: number) {
+  const [least, most] = [bars[0]?.fromMm ?? 0, (bars.at(-1)?.fromMm ?? 0) + stepMm]
+  const step = steps.find(candidate => (most - least) / candidate <= 9) ?? most - least
+  const min = Math.floor(least / step) * step
+  const max = Math.ceil(most / step) * step
+  return { min, max, tickAmount: Math.round((max - min) / step) }
+}
+
+/** The bounds of the verdicts that lie within the columns, with the verdict that begins there. */
+function bandBounds(
+  bars: readonly EaseBar[],
+): readonly { readonly atMm: number; readonly begins: Verdict }[] {
+  return bars.flatMap((bar, index) =>
+    index > 0 && bars[index - 1]?.verdict !== bar.verdict ? [{ atMm: bar.fromMm, begins: bar.verdict }] : [],
+  )
+}
+
+/** Those bounds whose name has room before the next one; all keep their line. */
+export function namedBounds(bars: readonly EaseBar[]): readonly {
+  readonly atMm: number
+  readonly name: Verdict | undefined
+}[] {
+  const bounds = bandBounds(bars)
+  const end = bars.at(-1)?.fromMm ?? 0
+  const room = (end - (bars[0]?.fromMm ?? 0)) / 6
+  return bounds.map(({ atMm, begins }, index) => ({
+    atMm,
+    name: (bounds[index + 1]?.atMm ?? end) - atMm >= room ? begins : undefined,
+  }))
+}
