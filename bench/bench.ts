@@ -1,4 +1,5 @@
 import { benchBrowser } from './browser.js'
+import { benchChance } from './chance.js'
 import { benchCommandLine } from './command-line.js'
 import { benchFamilies } from './families.js'
 import { benchPlan } from './plan.js'
@@ -7,6 +8,7 @@ import { benchServer } from './server.js'
 console.log('what'.padEnd(62), '     came       must be')
 benchPlan()
 benchFamilies()
+benchChance()
 await benchCommandLine()
 await benchServer()
 await benchBrowser()

@@ -19,6 +19,8 @@ export async function benchBrowser(): Promise<void> {
     await page.goto(`${site.address()}/covers/${id}/measure`)
     await find(page, 'Height')
     await benchKeystrokes(page)
+    await page.goto(`${site.address()}/covers/${id}/fit`)
+    await benchFitStation(page)
   } finally {
     await site.close()
   }
@@ -69,4 +71,29 @@ async function benchKeystrokes(page: Page): Promise<void> {
   if (pictures.size < 5) throw new Error('The picture did not follow the keys')
   report(`keystroke to repainted picture, ${samples.length} keys, median`, quantile(samples, 0.5), 'ms', 50)
   report('keystroke to repainted picture, 95th percentile', quantile(samples, 0.95), 'ms', 50)
+}
+
+/** How long the chance takes after a change, and the longest task on the main thread meanwhile. */
+async function benchFitStation(page: Page): Promise<void> {
+  await see(page, 'What it hangs on')
+  const thumb = await find(page, 'Ease round it')
+  await thumb.focus()
+  await page.evaluate(() => {
+    const tasks: number[] = []
+    Object.assign(window, { tasks })
+    new PerformanceObserver(list => {
+      tasks.push(...list.getEntries().map(({ duration }) => duration))
+    }).observe({ type: 'longtask' })
+  })
+  const waits: number[] = []
+  for (let turn = 0; turn < 20; turn++) {
+    const began = performance.now()
+    await page.keyboard.press(turn % 2 === 0 ? 'ArrowRight' : 'ArrowLeft')
+    await page.waitForSelector('[aria-label="Chance of fitting"] progress')
+    await page.waitForFunction(() => !document.querySelector('[aria-label="Chance of fitting"] progress'))
+    waits.push(performance.now() - began)
+  }
+  const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks)
+  report('chance and remedies reckoned again after a change, median', quantile(waits, 0.5), 'ms', 1500)
+  report('longest task on the main thread meanwhile', Math.max(0, ...tasks), 'ms', 50)
 }

@@ -3,13 +3,20 @@ import { join } from 'node:path'
 import { variedCover } from './covers.js'
 import { quantile, report, timed } from './measure.js'
 
-/** `./snowdrift plan -` as a person runs it, start-up included. */
+const commands = [
+  { command: 'plan', limit: 1000 },
+  { command: 'simulate', limit: 500 },
+]
+
+/** `./snowdrift plan -` and `simulate -` as a person runs them, start-up included. */
 export async function benchCommandLine(): Promise<void> {
   const root = join(import.meta.dirname, '..')
   const input = JSON.stringify(variedCover(1))
-  const run = () => spawnSync('./snowdrift', ['plan', '-'], { cwd: root, input })
-  run()
-  const samples: number[] = []
-  for (let count = 0; count < 15; count++) samples.push(await timed(run))
-  report('./snowdrift plan, warm, median', quantile(samples, 0.5), 'ms', 1000)
+  for (const { command, limit } of commands) {
+    const run = () => spawnSync('./snowdrift', [command, '-'], { cwd: root, input })
+    run()
+    const samples: number[] = []
+    for (let count = 0; count < 15; count++) samples.push(await timed(run))
+    report(`./snowdrift ${command}, warm, median`, quantile(samples, 0.5), 'ms', limit)
+  }
 }

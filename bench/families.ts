@@ -52,7 +52,7 @@ function median(work: () => unknown, times = runs): number {
   return quantile(samples.slice(times), 0.5)
 }
 
-function fileFor(family: string): CoverFile {
+export function fileFor(family: string): CoverFile {
   const traits = families.find(({ id }) => id === family)?.traits ?? []
   const carried = extras.filter(({ refuses }) => refuses(traits) === undefined).slice(0, 5)
   return {

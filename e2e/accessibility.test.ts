@@ -51,6 +51,7 @@ for (const { look, size, width } of [
       ['a series of books', () => `${series}/measure`, 'One cover for a whole series'],
       ['a case for a device', () => `${sleeve}/make-up`, 'Loop and button'],
       ['the layers', () => `${cover}/layers`, 'Bulk underneath'],
+      ['the fit', () => `${cover}/fit?if=wide-seam+forgot-spine`, 'missing'],
       ['the pieces', () => `${cover}/pieces`, 'How it fits'],
       ['the cutting list', () => `${cover}/cutting-list`, 'points to the top'],
       ['the settings', () => '/settings', 'Cutting grid'],

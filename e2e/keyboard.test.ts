@@ -64,7 +64,7 @@ describe('a cover by keyboard alone', function () {
 
   it('goes to the stations by number, unfolds a reason, and undoes', async () => {
     await page.evaluate(() => (document.activeElement as HTMLElement).blur())
-    await page.keyboard.press('4')
+    await page.keyboard.press('5')
     await page.waitForSelector('[data-piece="outer"]')
     for (let presses = 0; presses < 40; presses++) {
       await page.keyboard.press('Tab')

@@ -34,7 +34,7 @@ export function StationPath({ here }: { readonly here: Station }) {
                 replace
                 aria-label={`${stationWords[station]}: ${stationStateWords[state]}`}
                 aria-current={station === here ? 'step' : undefined}
-                className={`relative flex items-center gap-1.5 px-2 py-3 whitespace-nowrap no-underline sm:px-3 ${station === here ? 'font-semibold text-ink' : 'text-soft hover:text-ink'}`}
+                className={`relative flex items-center gap-1 px-1.5 py-3 whitespace-nowrap no-underline max-sm:text-sm sm:gap-1.5 sm:px-3 ${station === here ? 'font-semibold text-ink' : 'text-soft hover:text-ink'}`}
               >
                 <Icon className={`size-4 ${tone}`} aria-hidden />
                 {stationWords[station]}

@@ -1,4 +1,12 @@
-import { checkSimulation, type Simulation } from '@snowdrift/core'
+import {
+  checkSimulation,
+  describeFinding,
+  judgedIn,
+  sayProperly,
+  type Finding,
+  type Simulation,
+  type Unit,
+} from '@snowdrift/core'
 import { Button } from '../../../parts/Button'
 import { FindingNote } from '../../../parts/FindingNote'
 import { percent, sayChance, sayFailures } from '../../../views/chance-words'
@@ -13,9 +21,15 @@ export function ChanceLine({ chance }: { readonly chance: AskedChance }) {
   if (!cover || !plan) return null
   const inTheWay = checkSimulation(cover, plan)
   if (inTheWay.length > 0)
-    return inTheWay.map(finding => <FindingNote key={finding.about} finding={finding} unit={unit} />)
+    return inTheWay.map(finding =>
+      finding.code === 'no-fit' ? (
+        <NoFit key={finding.code} finding={finding} unit={unit} />
+      ) : (
+        <FindingNote key={finding.about} finding={finding} unit={unit} />
+      ),
+    )
   const { simulation, progress, stop } = chance
-  const now = simulation && estimateChance(simulation, plan.fits)
+  const now = simulation && estimateChance(simulation, judgedIn(plan).fits)
   return (
     <section aria-label="Chance of fitting" className="grid gap-2">
       <p role="status" className="text-2xl font-semibold" data-chance={now}>
@@ -44,6 +58,19 @@ export function ChanceLine({ chance }: { readonly chance: AskedChance }) {
           `${simulation.makes.toLocaleString('en')} makes, each measured, cut and sewn a little off.`
         )}
       </div>
+    </section>
+  )
+}
+
+/** Nothing to warn of: it is only another way of making. */
+function NoFit({ finding, unit }: { readonly finding: Finding; readonly unit: Unit }) {
+  const { message, hint } = describeFinding(finding, sayProperly(unit))
+  return (
+    <section aria-label="Chance of fitting" className="grid gap-2">
+      <p role="status" className="text-xl font-semibold">
+        {message}
+      </p>
+      <p className="text-soft">{hint}</p>
     </section>
   )
 }

@@ -59,11 +59,14 @@ function Verdicts({ odds: { direction, verdicts, fit } }: { readonly odds: Direc
       <tbody>
         {shown.map(verdict => (
           <tr key={verdict} className="border-t border-rule">
-            <th scope="row" className={`py-1 text-left font-medium ${verdictTone[verdict]}`}>
+            <th
+              scope="row"
+              className={`py-1 pr-3 text-left font-medium whitespace-nowrap ${verdictTone[verdict]}`}
+            >
               {verdictWords[verdict]}
             </th>
             <td className="text-soft">{spans[verdict]}</td>
-            <td className="text-right">{percent(verdicts[verdict] ?? 0)}</td>
+            <td className="pl-3 text-right whitespace-nowrap">{percent(verdicts[verdict] ?? 0)}</td>
           </tr>
         ))}
       </tbody>

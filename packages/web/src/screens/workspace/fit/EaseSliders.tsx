@@ -4,6 +4,7 @@ import {
   formatLength,
   mm,
   toMm,
+  type Cover,
   type DirectionOdds,
   type Simulation,
 } from '@snowdrift/core'
@@ -14,12 +15,6 @@ import { percent } from '../../../views/chance-words'
 import { estimateChance } from '../../../views/estimate-chance'
 import { useCover } from '../cover-context'
 import { withEase, type EaseKey } from '../make-up/sizing-ease'
-import type { AskedChance } from './use-chance'
-
-interface EaseSlidersProps {
-  readonly chance: AskedChance
-  readonly simulation: Simulation
-}
 
 const keys: Readonly<Record<DirectionOdds['direction'], EaseKey>> = {
   width: 'easeWidth',
@@ -27,8 +22,8 @@ const keys: Readonly<Record<DirectionOdds['direction'], EaseKey>> = {
 }
 
 /** The ease to aim at, with the chance and the picture following it; and the best ease, one press away. */
-export function EaseSliders({ simulation }: EaseSlidersProps) {
-  const { file, planned, unit, change } = useCover()
+export function EaseSliders({ simulation }: { readonly simulation: Simulation }) {
+  const { planned, unit, change } = useCover()
   const { cover, plan } = planned
   if (!cover || !plan || plan.fits.length === 0) return null
   if (cover.sizing.mode !== 'computed')
@@ -55,12 +50,8 @@ export function EaseSliders({ simulation }: EaseSlidersProps) {
         current,
       ),
     )
-  const isBest = best.every(({ direction, bestEaseMm }) => targetMm(direction) === bestEaseMm)
-  function targetMm(direction: DirectionOdds['direction']): number {
-    const { sizing, family } = cover!
-    const stated = sizing.mode === 'computed' ? sizing[keys[direction]] : undefined
-    return toMm(stated ?? family.defaultEase(unit)[direction])
-  }
+  const wouldHelp = now !== undefined && simulation.bestChance > now + 0.005
+  const isBest = best.every(({ direction, bestEaseMm }) => targetMm(cover, direction) === bestEaseMm)
   return (
     <section className="grid gap-4" aria-label="Ease to aim at">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
@@ -71,18 +62,18 @@ export function EaseSliders({ simulation }: EaseSlidersProps) {
         <EaseSlider
           key={odds.direction}
           odds={odds}
-          value={targetMm(odds.direction)}
+          value={targetMm(cover, odds.direction)}
           say={millimetres => formatLength(mm(millimetres), unit, { style: 'proper', finest: 32 })}
           onChange={millimetres =>
             change(`fit.${keys[odds.direction]}`, current => ({
               ...current,
-              sizing: withEase(file.sizing && current.sizing, keys[odds.direction], `${millimetres} mm`),
+              sizing: withEase(current.sizing, keys[odds.direction], `${millimetres} mm`),
             }))
           }
         />
       ))}
       <div className="flex flex-wrap items-center gap-3">
-        <Button look={isBest ? 'plain' : 'act'} disabled={isBest} onClick={useBest}>
+        <Button look={wouldHelp ? 'act' : 'plain'} disabled={isBest} onClick={useBest}>
           Use the best ease
         </Button>
         <span className="text-sm text-soft">
@@ -97,6 +88,12 @@ export function EaseSliders({ simulation }: EaseSlidersProps) {
       </div>
     </section>
   )
+}
+
+/** The ease aimed at: as stated, or what the way of making takes. */
+function targetMm({ sizing, family, unit }: Cover, direction: DirectionOdds['direction']): number {
+  const stated = sizing.mode === 'computed' ? sizing[keys[direction]] : undefined
+  return toMm(stated ?? family.defaultEase(unit)[direction])
 }
 
 interface EaseSliderProps {

@@ -37,7 +37,7 @@ export function FitStation() {
         ))}
       {simulation && (
         <>
-          <EaseSliders chance={chance} simulation={simulation} />
+          <EaseSliders simulation={simulation} />
           <EaseCharts directions={simulation.directions} makes={simulation.makes} unit={unit} />
           <Sources simulation={simulation} remedies={chance.remedies} unit={unit} />
         </>

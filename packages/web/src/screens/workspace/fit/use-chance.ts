@@ -16,22 +16,34 @@ export interface AskedChance extends Chance {
   readonly stop: () => void
 }
 
+interface ChanceWanted {
+  readonly whatIf?: readonly WhatIfId[]
+  readonly remedies?: boolean
+  /** How long nothing may change before it is reckoned; at once unless said. */
+  readonly idleMs?: number
+}
+
 const noWhatIf: readonly WhatIfId[] = []
 
 /** Reckons the chance of a file in a worker. A change of the file drops the old run. */
 export function useChance(
   file: CoverFile,
-  {
-    whatIf = noWhatIf,
-    remedies = false,
-  }: { readonly whatIf?: readonly WhatIfId[]; readonly remedies?: boolean },
+  { whatIf = noWhatIf, remedies = false, idleMs = 0 }: ChanceWanted,
 ): AskedChance {
   const client = useRef<ChanceClient | null>(null)
   const [chance, setChance] = useState<Chance>({ progress: 0 })
   useEffect(() => {
     client.current ??= createChanceClient()
-    client.current.ask({ file, whatIf, remedies }, reply => setChance(before => heard(before, reply)))
-  }, [file, whatIf, remedies])
+    const asked = client.current
+    const timer = setTimeout(
+      () => asked.ask({ file, whatIf, remedies }, reply => setChance(before => heard(before, reply))),
+      idleMs,
+    )
+    return () => {
+      clearTimeout(timer)
+      asked.cancel()
+    }
+  }, [file, whatIf, remedies, idleMs])
   useEffect(
     () => () => {
       client.current?.close()

@@ -29,7 +29,7 @@ import { WrappedCloth } from './WrappedCloth'
 /** What is covered, and what the tape says of it. */
 export function MeasureStation() {
   const { file, unit } = useCover()
-  const { remedies } = useChance(file, { remedies: true })
+  const { remedies } = useChance(file, { remedies: true, idleMs: 400 })
   const best = bestMeasuring(remedies)
   const asked = best && readingOf(best)
   const [focused, setFocused] = useState<ReadingKey>('height')
