@@ -12,7 +12,7 @@ export async function benchBrowser(): Promise<void> {
     const server = site.server()
     const { id } = await server.repositories.covers.create(server.workshop, {
       thingId: null,
-      file: variedCover(10),
+      file: { ...variedCover(10), sizing: { mode: 'computed' } },
     })
     const page = await site.visit('/settings')
     await benchFirstLoad(page, site.address())
