@@ -2,6 +2,7 @@ import type { DirectionOdds, Verdict } from '@snowdrift/core'
 import ApexCharts, { type ApexOptions } from 'apexcharts'
 import { useEffect, useRef } from 'react'
 import { verdictWords } from '../../../views/verdict-words'
+import { drawInTurn } from './draw-in-turn'
 import { easeAxis, easeBars, namedBounds } from './ease-bars'
 
 const colours: Readonly<Record<Verdict, string>> = {
@@ -17,18 +18,28 @@ const colours: Readonly<Record<Verdict, string>> = {
 /** Columns of the ease over all makes. The table beneath says the same in words. */
 export default function EaseChart({ odds, makes }: { readonly odds: DirectionOdds; readonly makes: number }) {
   const place = useRef<HTMLDivElement>(null)
-  useEffect(() => {
-    if (!place.current) return undefined
-    const chart = new ApexCharts(place.current, chartOf(odds, makes))
-    void chart.render()
-    return () => chart.destroy()
-  }, [odds, makes])
+  const drawn = useRef<ApexCharts | null>(null)
+  useEffect(
+    () =>
+      drawInTurn(() => {
+        drawn.current?.destroy()
+        drawn.current = new ApexCharts(place.current, chartOf(odds, makes))
+        void drawn.current.render()
+      }),
+    [odds, makes],
+  )
+  useEffect(
+    () => () => {
+      drawn.current?.destroy()
+      drawn.current = null
+    },
+    [],
+  )
   return <div ref={place} className="h-full" />
 }
 
 function chartOf(odds: DirectionOdds, makes: number): ApexOptions {
-  const bars = easeBars(odds, makes)
-  const { stepMm } = odds.histogram
+  const { bars, stepMm } = easeBars(odds, makes)
   return {
     chart: {
       type: 'bar',
@@ -58,7 +69,7 @@ function chartOf(odds: DirectionOdds, makes: number): ApexOptions {
     },
     dataLabels: { enabled: false },
     fill: { opacity: 1 },
-    grid: { borderColor: 'var(--rule)', padding: { top: 4, bottom: 0 } },
+    grid: { show: false, padding: { top: 4, bottom: 0 } },
     legend: { show: false },
     plotOptions: { bar: { columnWidth: '92%' } },
     states: { hover: { filter: { type: 'none' } }, active: { filter: { type: 'none' } } },

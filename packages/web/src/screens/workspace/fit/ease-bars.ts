@@ -7,13 +7,26 @@ export interface EaseBar {
   readonly verdict: Verdict
 }
 
-/** The histogram's columns, each judged by its middle. */
-export function easeBars({ histogram, fit }: DirectionOdds, makes: number): readonly EaseBar[] {
-  const { fromMm, stepMm, counts } = histogram
-  return counts.map((count, index) => {
-    const from = fromMm + index * stepMm
+/** More columns than this say nothing more, and take longer to draw. */
+const mostBars = 24
+
+/** The histogram's columns, joined until they are few enough, each judged by its middle. */
+export function easeBars(
+  { histogram, fit }: DirectionOdds,
+  makes: number,
+): { readonly bars: readonly EaseBar[]; readonly stepMm: number } {
+  const { fromMm, counts } = histogram
+  const joined = Math.ceil(counts.length / mostBars)
+  const stepMm = histogram.stepMm * joined
+  const first = Math.floor(fromMm / stepMm)
+  const ahead = Math.round(fromMm / histogram.stepMm) - first * joined
+  const bars = Array.from({ length: Math.ceil((ahead + counts.length) / joined) }, (_, index) => {
+    const start = Math.max(0, index * joined - ahead)
+    const count = counts.slice(start, (index + 1) * joined - ahead).reduce((sum, held) => sum + held, 0)
+    const from = (first + index) * stepMm
     return { fromMm: from, ofHundred: (count / makes) * 100, verdict: verdictAt(from + stepMm / 2, fit) }
   })
+  return { bars, stepMm }
 }
 
 function verdictAt(easeMm: number, { bands, give }: DirectionOdds['fit']): Verdict {
@@ -28,10 +41,10 @@ function verdictAt(easeMm: number, { bands, give }: DirectionOdds['fit']): Verdi
 
 const steps = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000]
 
-/** An axis of whole millimetres round the columns, with at most ten marks. */
+/** An axis of whole millimetres round the columns, with at most seven marks. */
 export function easeAxis(bars: readonly EaseBar[], stepMm: number) {
   const [least, most] = [bars[0]?.fromMm ?? 0, (bars.at(-1)?.fromMm ?? 0) + stepMm]
-  const step = steps.find(candidate => (most - least) / candidate <= 9) ?? most - least
+  const step = steps.find(candidate => (most - least) / candidate <= 6) ?? most - least
   const min = Math.floor(least / step) * step
   const max = Math.ceil(most / step) * step
   return { min, max, tickAmount: Math.round((max - min) / step) }
