@@ -14,6 +14,7 @@ describe('changing the unit of a cover', () => {
     sizing: { mode: 'rule', measure: 'wrap', addWidth: 2, addHeight: '1 1/2' },
     options: { flapDepth: '3', flapStyle: 'folded' },
     extras: [{ type: 'tie-pair', length: '10' }],
+    trial: { width: { finished: 15, spare: '1/4' } },
     grid: '1 mm',
   })
 
@@ -24,6 +25,7 @@ describe('changing the unit of a cover', () => {
     expect(sizes(metric)).to.deep.equal(sizes(bare))
     expect(metric.seam).to.equal('1/4 in')
     expect(metric.options).to.deep.equal({ flapDepth: '3 in', flapStyle: 'folded' })
+    expect(metric.trial).to.deep.equal({ width: { finished: '15 in', spare: '1/4 in' } })
     expect(metric.object?.readings?.height).to.deep.equal(['9 3/8 in', '9 5/16 in'])
   })
 

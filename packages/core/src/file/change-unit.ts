@@ -3,7 +3,7 @@ import { listOptionFields } from '../families/option-fields.js'
 import { findFamily } from '../families/registry.js'
 import { parseLength } from '../length/parse.js'
 import type { Unit } from '../length/unit.js'
-import type { CoverFile, TypedObject } from './cover-schema.js'
+import type { CoverFile, TypedObject, TypedTrial } from './cover-schema.js'
 import type { TypedLength } from '../length/length-input.js'
 
 /**
@@ -27,6 +27,7 @@ export function changeUnit(file: CoverFile, to: Unit): CoverFile {
     ...(file.extras && {
       extras: file.extras.map(extra => mapKeys(extra, extraLengths(extra.type, from), said)),
     }),
+    ...(file.trial && { trial: sayTrialUnit(file.trial, said) }),
   }
 }
 
@@ -42,6 +43,13 @@ export function sayObjectUnit(object: TypedObject, unit: Unit): TypedObject {
     ...(object.tapeDivision !== undefined && { tapeDivision: said(object.tapeDivision) }),
     readings: Object.fromEntries(readings) as TypedObject['readings'],
   }
+}
+
+function sayTrialUnit(trial: TypedTrial, said: (typed: TypedLength) => TypedLength): TypedTrial {
+  const { width, height } = trial
+  const tried = (entry: NonNullable<TypedTrial['width']>) =>
+    mapKeys(entry, ['finished', 'spare', 'short'], said)
+  return { ...(width && { width: tried(width) }), ...(height && { height: tried(height) }) }
 }
 
 const sizingLengths = ['easeWidth', 'easeHeight', 'addWidth', 'addHeight']

@@ -27,6 +27,11 @@ describe('switching the way of making', () => {
     expect(switchFamily(file, 'sleeve').extras).to.deep.equal([{ type: 'tie-pair' }])
   })
 
+  it('forgets a trial piece, whose band was another', () => {
+    const tried = coverFile({ ...file, trial: { width: { finished: '14', spare: '1/4' } } })
+    expect(switchFamily(tried, 'zip-around')).not.to.have.property('trial')
+  })
+
   it('keeps a rule where the other way has rules, and a recipe where it has that recipe', () => {
     const ruled = coverFile({
       ...file,

@@ -12,7 +12,8 @@ import type { CoverFile, TypedSizing } from '../file/cover-schema.js'
 export function switchFamily(file: CoverFile, id: string): CoverFile {
   const family = findFamily(id)
   if (!family) throw new Error(`There is no way of making called ${id}`)
-  const { objects, object, options, extras, sizing, ...rest } = file
+  // A trial piece tells of the band that this way of making asked for, and nothing of another's.
+  const { objects, object, options, extras, sizing, trial: _trial, ...rest } = file
   const [first] = objects ?? []
   const things = family.severalObjects && objects ? { objects } : { object: object ?? first }
   return {

@@ -38,8 +38,8 @@ describe('the columns of the ease', () => {
 
   it('stand on an axis of whole millimetres', () => {
     const bars = [bar(-1.5, 'will-not-go'), bar(11, 'easy')]
-    // from −1.5 to 11.5 in steps of 5: from −5 to 15
-    expect(easeAxis(bars, 0.5)).to.deep.equal({ min: -5, max: 15, tickAmount: 4 })
+    // from −1.5 to 11.5: steps of 2, from −2 to 12
+    expect(easeAxis(bars, 0.5)).to.deep.equal({ min: -2, max: 12, tickAmount: 7 })
     expect(easeAxis([], 1)).to.deep.equal({ min: 0, max: 1, tickAmount: 1 })
   })
 

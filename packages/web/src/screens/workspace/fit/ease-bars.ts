@@ -41,10 +41,10 @@ function verdictAt(easeMm: number, { bands, give }: DirectionOdds['fit']): Verdi
 
 const steps = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000]
 
-/** An axis of whole millimetres round the columns, with at most seven marks. */
+/** An axis of whole millimetres round the columns, with at most ten marks. */
 export function easeAxis(bars: readonly EaseBar[], stepMm: number) {
   const [least, most] = [bars[0]?.fromMm ?? 0, (bars.at(-1)?.fromMm ?? 0) + stepMm]
-  const step = steps.find(candidate => (most - least) / candidate <= 6) ?? most - least
+  const step = steps.find(candidate => (most - least) / candidate <= 9) ?? most - least
   const min = Math.floor(least / step) * step
   const max = Math.ceil(most / step) * step
   return { min, max, tickAmount: Math.round((max - min) / step) }
