@@ -26,7 +26,7 @@ for (const { look, size, width } of [
   { look: 'dark', size: phone, width: 'phone' },
 ] as const)
   describe(`every screen for everyone: ${look}, ${width}`, function () {
-    this.timeout(60_000)
+    this.timeout(180_000)
     let site: Site
     let page: Page
     let cover = ''

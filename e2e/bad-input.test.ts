@@ -7,7 +7,7 @@ import { addressOf, fill, find, press, see, valueOf } from './testing/hands.js'
 import { openSite, type Site } from './testing/site.js'
 
 describe('bad input', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let site: Site
   let page: Page
   let folder = ''

@@ -113,7 +113,7 @@ const stories: readonly Story[] = [
 ]
 
 describe('every way of making, from the tape to paper', function () {
-  this.timeout(120_000)
+  this.timeout(240_000)
   let site: Site
   let page: Page
   before(async () => {
@@ -152,7 +152,7 @@ describe('every way of making, from the tape to paper', function () {
 })
 
 describe('choosing, comparing and adding', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let site: Site
   let page: Page
   before(async () => {

@@ -4,7 +4,7 @@ import { choose, fill, find, press, see, textOf, undo, valueOf } from './testing
 import { openSite, type Site } from './testing/site.js'
 
 describe('a first cover, from the tape to the cutting list', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let site: Site
   let page: Page
   before(async () => {

@@ -4,7 +4,7 @@ import { addressOf, fill, find, press, see, textOf, undo, valueOf } from './test
 import { openSite, type Site } from './testing/site.js'
 
 describe('will it fit', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let site: Site
   let page: Page
   let cover = ''

@@ -4,7 +4,7 @@ import { find, see, undo, valueOf } from './testing/hands.js'
 import { openSite, type Site } from './testing/site.js'
 
 describe('a cover by keyboard alone', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let site: Site
   let page: Page
   before(async () => {

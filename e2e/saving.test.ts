@@ -4,7 +4,7 @@ import { addressOf, fill, press, see, undo, valueOf } from './testing/hands.js'
 import { openSite, type Site } from './testing/site.js'
 
 describe('nothing is lost', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let site: Site
   before(async () => {
     site = await openSite()

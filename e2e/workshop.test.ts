@@ -4,7 +4,7 @@ import { choose, fill, find, press, see, valueOf } from './testing/hands.js'
 import { openSite, phone, type Site } from './testing/site.js'
 
 describe('the workshop and its things', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let site: Site
   let page: Page
   before(async () => {

@@ -1,5 +1,8 @@
 import type { ElementHandle, Page } from 'puppeteer-core'
 
+/** How long something may take to appear: long, for a shared machine may stand still for seconds. */
+const patienceMs = 25_000
+
 /** What a person reads on the page, with plain spaces and slashes for the typographer’s own. */
 export async function textOf(page: Page, selector = 'body'): Promise<string> {
   const text = await page.$eval(selector, element => (element as HTMLElement).innerText)
@@ -15,7 +18,7 @@ export async function see(page: Page, words: string | RegExp, selector = 'body')
         const text = document.querySelector<HTMLElement>(where)?.innerText ?? ''
         return new RegExp(source).test(text.replaceAll('\u2044', '/').replace(/\s+/g, ' '))
       },
-      { timeout: 8000 },
+      { timeout: patienceMs },
       selector,
       pattern,
     )
@@ -28,7 +31,7 @@ export async function see(page: Page, words: string | RegExp, selector = 'body')
 
 /** Finds by accessible name, as a screen reader would. */
 export async function find(page: Page, name: string): Promise<ElementHandle<HTMLElement>> {
-  const handle = await page.waitForSelector(`::-p-aria([name="${name}"])`, { timeout: 8000 })
+  const handle = await page.waitForSelector(`::-p-aria([name="${name}"])`, { timeout: patienceMs })
   if (!handle) throw new Error(`Nothing on the page is called “${name}”`)
   return handle as ElementHandle<HTMLElement>
 }

@@ -64,7 +64,7 @@ async function openStore() {
 }
 
 describe('autosave', function () {
-  this.timeout(15_000)
+  this.timeout(60_000)
   const previous = { base: globalThis.Request }
   before(() => {
     // Relative addresses have a page to be relative to in a browser.

@@ -35,7 +35,7 @@ export default function EaseChart({ odds, makes }: { readonly odds: DirectionOdd
     },
     [],
   )
-  return <div ref={place} className="h-full" />
+  return <div ref={place} className="h-full contain-strict" />
 }
 
 function chartOf(odds: DirectionOdds, makes: number): ApexOptions {
