@@ -1,4 +1,5 @@
 import {
+  formatLength,
   mm,
   planTrialBands,
   whyTrial,
@@ -12,7 +13,7 @@ import {
   type TrialReason,
   type TypedTrial,
 } from '@snowdrift/core'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { oneStep } from '../../../drafts/draft'
 import { Button } from '../../../parts/Button'
 import { Length } from '../../../parts/Length'
@@ -33,7 +34,7 @@ interface TrialPieceProps {
 
 /** A band of scrap for each direction, and what trying it on told: it moves the plan. */
 export function TrialPiece({ cover, plan, simulation }: TrialPieceProps) {
-  const { file, unit, change } = useCover()
+  const { file, change } = useCover()
   const bands = useMemo(() => planTrialBands(cover), [cover])
   const reasons = whyTrial(cover, plan, simulation?.directions.map(({ spreadMm }) => spreadMm) ?? [])
   const tried = file.trial !== undefined
@@ -65,7 +66,6 @@ export function TrialPiece({ cover, plan, simulation }: TrialPieceProps) {
             </Button>
           </div>
         )}
-        <p className="sr-only">Lengths in {unit}.</p>
       </div>
     </details>
   )
@@ -78,11 +78,13 @@ function BandFields({ band }: { readonly band: TrialBand }) {
   const { file, unit, division, change } = useCover()
   const { direction, cut, across, finished, spare } = band
   const tried = file.trial?.[direction]
+  // Its length alone tells nothing yet: it is kept here until what was over or lacking is said.
+  const [madeUp, setMadeUp] = useState<string>()
   const name = direction === 'width' ? 'Round it' : 'From top to bottom'
   const set = (changes: Partial<NonNullable<TypedTrial[Direction]>>) =>
     change(`trial.${direction}`, current => ({
       ...current,
-      trial: withTried(current.trial, direction, changes, finished / 320),
+      trial: withTried(current.trial, direction, changes, madeUp ?? formatLength(finished, unit)),
     }))
   return (
     <fieldset className="grid gap-3 border-t border-rule pt-3" data-trial-band={direction}>
@@ -98,11 +100,11 @@ function BandFields({ band }: { readonly band: TrialBand }) {
         <LengthField
           label="Made up it measures"
           unit={unit}
-          value={tried?.finished}
+          value={tried?.finished ?? madeUp}
           fallback={finished}
           range={finishedRange}
           division={division}
-          onChange={typed => typed !== undefined && set({ finished: typed })}
+          onChange={typed => (tried && typed !== undefined ? set({ finished: typed }) : setMadeUp(typed))}
         />
         <LengthField
           label="Over"
@@ -132,11 +134,9 @@ function withTried(
   trial: TypedTrial | undefined,
   direction: Direction,
   changes: Partial<NonNullable<TypedTrial[Direction]>>,
-  finishedMm: number,
+  plannedLong: string,
 ): TypedTrial {
-  const before = trial?.[direction] ?? { finished: `${finishedMm} mm`, spare: '0' }
-  const merged = { ...before, ...changes }
-  const { finished, spare, short } = merged
-  const said = spare === undefined ? { finished, short } : { finished, spare }
-  return { ...trial, [direction]: said }
+  const before = trial?.[direction] ?? { finished: plannedLong, spare: '0' }
+  const { finished, spare, short } = { ...before, ...changes }
+  return { ...trial, [direction]: spare === undefined ? { finished, short } : { finished, spare } }
 }
