@@ -30,3 +30,9 @@ export interface AddedExtra {
   readonly extra: Extra
   readonly options: Readonly<Record<string, unknown>>
 }
+
+/** The same cover for things that are changed, each alike. */
+export function withObjects(cover: Cover, change: (object: CoveredObject) => CoveredObject): Cover {
+  const objects = cover.objects.map(change)
+  return { ...cover, object: objects[0] ?? cover.object, objects }
+}

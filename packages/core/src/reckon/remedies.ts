@@ -1,4 +1,4 @@
-import type { Cover } from '../file/cover.js'
+import { withObjects, type Cover } from '../file/cover.js'
 import { usualHand, type Hand } from '../fit/simulation/hand.js'
 import type { Source, Uncertainty } from '../fit/simulation/model.js'
 import { inches, scale, type Length } from '../length/length.js'
@@ -173,11 +173,6 @@ function handCandidates(planned: Plan): readonly Candidate[] {
 
 function candidate(possible: boolean, measuring: Omit<Candidate, 'source'>): readonly Candidate[] {
   return possible ? [{ ...measuring, source: 'measuring' }] : []
-}
-
-function withObjects(cover: Cover, change: (object: CoveredObject) => CoveredObject): Cover {
-  const objects = cover.objects.map(change)
-  return { ...cover, object: objects[0] ?? cover.object, objects }
 }
 
 /** How much a remedy is worth naming for: half a percent. */

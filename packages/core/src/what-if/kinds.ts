@@ -1,4 +1,4 @@
-import type { Cover } from '../file/cover.js'
+import { withObjects, type Cover } from '../file/cover.js'
 import type { Fit } from '../fit/fit.js'
 import { add, mm, negate, scale, subtract, zero, type Length } from '../length/length.js'
 import { customary } from '../length/unit.js'
@@ -134,8 +134,7 @@ function thicken(object: CoveredObject, by: Length): CoveredObject['readings'] {
 }
 
 function withReadings(cover: Cover, change: (object: CoveredObject) => CoveredObject['readings']): Cover {
-  const objects = cover.objects.map(object => ({ ...object, readings: change(object) }))
-  return { ...cover, object: objects[0] ?? cover.object, objects }
+  return withObjects(cover, object => ({ ...object, readings: change(object) }))
 }
 
 const washed: WhatIf = {
