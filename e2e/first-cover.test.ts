@@ -148,6 +148,7 @@ describe('a first cover, from the tape to the cutting list', function () {
 
   it('prints a cutting list with a sketch of every piece and an arrow to its top', async () => {
     await press(page, 'Cutting list')
+    await page.waitForSelector('li[data-piece] svg text')
     await see(page, 'Cover for Weather diary')
     const pieces = await page.$$eval('li[data-piece]', items =>
       items.map(item => ({

@@ -49,6 +49,7 @@ describe('will it fit', function () {
       {},
       before,
     )
+    await page.waitForFunction(() => !document.querySelector('[aria-label="Chance of fitting"] progress'))
     await press(page, 'Use the best ease')
     await page.waitForFunction(
       () => document.querySelector<HTMLButtonElement>('[aria-label="Ease to aim at"] button')?.disabled,

@@ -32,12 +32,13 @@ export function ChanceLine({ chance }: { readonly chance: AskedChance }) {
   const now = simulation && estimateChance(simulation, judgedIn(plan).fits)
   return (
     <section aria-label="Chance of fitting" className="grid gap-2">
-      <p role="status" className="text-2xl font-semibold" data-chance={now}>
+      <p role="status" className="min-h-16 text-2xl font-semibold" data-chance={now}>
         {simulation && now !== undefined
           ? sayChance({ chance: now, makes: simulation.makes })
           : 'Making it many times over …'}
       </p>
-      {simulation && <Failures simulation={simulation} />}
+      {/* Room is kept for two lines: nothing may move away from under a hand that works the sliders. */}
+      <div className="min-h-12">{simulation && <Failures simulation={simulation} />}</div>
       <div className="flex h-6 items-center gap-3 text-sm text-soft">
         {typeof progress === 'number' ? (
           <>
