@@ -54,7 +54,7 @@ export { easeStepMm } from './fit/simulation/best-ease.js'
 export { usualHand, type Hand } from './fit/simulation/hand.js'
 export type { Source } from './fit/simulation/model.js'
 export type { DirectionOdds, Simulation } from './fit/simulation/summarise.js'
-export type { Verdict } from './fit/verdict.js'
+export { judgeEase, type Verdict } from './fit/verdict.js'
 export { formatLength } from './length/format.js'
 export { cuttingGrids, defaultGrid } from './length/grid.js'
 export {

@@ -1,4 +1,4 @@
-import { toMm, type DirectionOdds, type Verdict } from '@snowdrift/core'
+import { judgeEase, mm, type DirectionOdds, type Verdict } from '@snowdrift/core'
 
 /** One column of the chart: where it begins, how many makes of a hundred it holds, and the verdict it lies in. */
 export interface EaseBar {
@@ -24,19 +24,13 @@ export function easeBars(
     const start = Math.max(0, index * joined - ahead)
     const count = counts.slice(start, (index + 1) * joined - ahead).reduce((sum, held) => sum + held, 0)
     const from = (first + index) * stepMm
-    return { fromMm: from, ofHundred: (count / makes) * 100, verdict: verdictAt(from + stepMm / 2, fit) }
+    return {
+      fromMm: from,
+      ofHundred: (count / makes) * 100,
+      verdict: judgeEase(mm(from + stepMm / 2), fit.bands, fit.give),
+    }
   })
   return { bars, stepMm }
-}
-
-function verdictAt(easeMm: number, { bands, give }: DirectionOdds['fit']): Verdict {
-  const { snug, easy, roomy, top } = bands
-  if (easeMm < -toMm(give)) return 'will-not-go'
-  if (easeMm < 0) return 'tight-but-goes'
-  if (easeMm < toMm(snug)) return 'drum-tight'
-  if (easeMm < toMm(easy)) return 'snug'
-  if (easeMm < toMm(roomy)) return 'easy'
-  return easeMm <= toMm(top) ? 'roomy' : 'baggy'
 }
 
 const steps = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000]
