@@ -6,7 +6,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       comment: 'The computation knows zod and nothing else.',
-      from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' },
+      from: { path: '^packages/core/src', pathNot: '(\\.test\\.ts$|/testing/)' },
       to: { pathNot: '^packages/core/src|node_modules/zod' },
     },
     {
@@ -45,6 +45,13 @@ module.exports = {
         pathNot: '\\.test\\.ts$',
       },
       to: { path: '^packages/core/src/(families|extras|file|drawing|api|plan\\.ts)' },
+    },
+    {
+      name: 'nest-knows-rectangles',
+      severity: 'error',
+      comment: 'The cutting layout is about rectangles on cloth; what they are is known above.',
+      from: { path: '^packages/core/src/nest/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^packages/core/src/(families|extras|file|drawing|api|object|piece|material|plan\\.ts)' },
     },
     {
       name: 'length-lowest',

@@ -85,6 +85,23 @@ export {
 } from './object/reading.js'
 export { missingReadings, type ReadingChoice } from './object/required.js'
 export { deriveUncertainty } from './object/uncertainty.js'
+export { describeUnplaced, layoutToJson, type LayoutJson, type UnplacedWords } from './file/layout-json.js'
+export { readLayoutRequest, type TypedLayoutRequest } from './file/layout-request.js'
+export { orderCuts, type CutStep } from './nest/cut-order.js'
+export type { Layout, Placement, UsedSheet, Unplaced } from './nest/layout.js'
+export { findLeftOvers, type LeftOver } from './nest/left-overs.js'
+export { nest } from './nest/nest.js'
+export { nesting } from './nest/nesting.js'
+export {
+  layoutLimits,
+  type Cloth,
+  type LayoutPiece,
+  type LayoutRequest,
+  type Pin,
+  type Turn,
+} from './nest/request.js'
+export type { Cuts } from './nest/strip/search.js'
+export { smallestLeftOver } from './nest/usable.js'
 export type { Notion } from './piece/notion.js'
 export type { Piece } from './piece/piece.js'
 export type { Reason } from './piece/reason.js'

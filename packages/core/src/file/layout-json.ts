@@ -1,0 +1,124 @@
+import { formatLength } from '../length/format.js'
+import { toJsonMm, zero, type Length } from '../length/length.js'
+import type { Unit } from '../length/unit.js'
+import { orderCuts } from '../nest/cut-order.js'
+import { findLeftOvers } from '../nest/left-overs.js'
+import type { Layout, Unplaced } from '../nest/layout.js'
+import type { LayoutRequest } from '../nest/request.js'
+import { smallestLeftOver } from '../nest/usable.js'
+
+/** A layout as JSON carries it: millimetres to four decimals. `cutOrder` only where it is cut from edge to edge. */
+export function layoutToJson(layout: Layout, { cuts, cloths }: LayoutRequest, unit: Unit) {
+  const lengthOf = (id: string) => cloths.find(cloth => cloth.id === id)?.length
+  const order = cuts === 'rotary' ? orderCuts(layout) : undefined
+  return {
+    placements: layout.placements.map(({ piece, copy, cloth, sheet, x, y, width, height, turned }) => ({
+      piece,
+      copy,
+      cloth,
+      sheet,
+      x: millimetres(x),
+      y: millimetres(y),
+      width: millimetres(width),
+      height: millimetres(height),
+      turned,
+    })),
+    used: layout.used.map(({ cloth, sheet, length, bound }) => ({
+      cloth,
+      sheet,
+      length: { ...millimetres(length), text: formatLength(length, unit) },
+      bound: millimetres(bound),
+    })),
+    leftOvers: findLeftOvers(layout, lengthOf, smallestLeftOver(unit)).map(
+      ({ cloth, sheet, x, y, width, height }) => ({
+        cloth,
+        sheet,
+        x: millimetres(x),
+        y: millimetres(y),
+        width: millimetres(width),
+        height: millimetres(height),
+      }),
+    ),
+    unplaced: layout.unplaced.map(({ piece, copy, why }) => ({ piece, copy, why })),
+    ...(order && {
+      cutOrder: order.map(({ cloth, sheet, part, direction, at, frees }, index) => ({
+        step: index + 1,
+        cloth,
+        sheet,
+        part: {
+          x: millimetres(part.x),
+          y: millimetres(part.y),
+          width: millimetres(part.width),
+          height: millimetres(part.height),
+        },
+        direction,
+        ruler: { ...millimetres(at), text: formatLength(at, unit) },
+        frees,
+      })),
+    }),
+    findings: describeUnplaced(layout.unplaced, length => formatLength(length, unit, { finest: 16 })).map(
+      finding => ({ code: finding.code, severity: 'error', message: finding.message, hint: finding.hint }),
+    ),
+  }
+}
+
+export type LayoutJson = ReturnType<typeof layoutToJson>
+
+export interface UnplacedWords {
+  readonly code: 'piece-too-large' | 'cloth-too-small'
+  readonly pieces: readonly string[]
+  readonly message: string
+  readonly hint: string
+}
+
+/** What does not go on the cloth, by how much, and what to do about it. */
+export function describeUnplaced(
+  unplaced: readonly Unplaced[],
+  say: (length: Length) => string,
+): readonly UnplacedWords[] {
+  const large = unplaced.filter(
+    ({ piece, why }, index) =>
+      why === 'too-large' && unplaced.findIndex(other => other.piece === piece) === index,
+  )
+  const crowded = unplaced.filter(({ why }) => why === 'no-room')
+  return [
+    ...large.flatMap(({ piece, over }): readonly UnplacedWords[] => {
+      if (!over) return []
+      const sides = [
+        ...(over.width > zero ? [`${say(over.width)} too wide`] : []),
+        ...(over.length > zero ? [`${say(over.length)} too long`] : []),
+      ].join(' and ')
+      return [
+        {
+          code: 'piece-too-large',
+          pieces: [piece],
+          message: `${piece} goes onto no cloth: for ${over.cloth} it is ${sides}.`,
+          hint: 'Take larger cloth, or join the piece from two: a join costs two seam allowances.',
+        },
+      ]
+    }),
+    ...(crowded.length > 0
+      ? [
+          {
+            code: 'cloth-too-small' as const,
+            pieces: [...new Set(crowded.map(({ piece }) => piece))],
+            message: `There is no room for ${listCounts(crowded.map(({ piece }) => piece))}.`,
+            hint: 'Add cloth, allow more remnants, or lay the pieces closer.',
+          },
+        ]
+      : []),
+  ]
+}
+
+function listCounts(pieces: readonly string[]): string {
+  return [...new Set(pieces)]
+    .map(piece => {
+      const many = pieces.filter(other => other === piece).length
+      return many > 1 ? `${piece} (${many})` : piece
+    })
+    .join(', ')
+}
+
+function millimetres(length: Length) {
+  return { mm: toJsonMm(length) }
+}

@@ -1,0 +1,210 @@
+import { z } from 'zod'
+import { lengthInput, type TypedLength } from '../length/length-input.js'
+import { customary, units, type Unit } from '../length/unit.js'
+import { formatLength } from '../length/format.js'
+import { mm, zero, type Length } from '../length/length.js'
+import {
+  layoutLimits as limits,
+  turns,
+  type Cloth,
+  type LayoutPiece,
+  type LayoutRequest,
+} from '../nest/request.js'
+import { roomsByCuts } from '../nest/rooms-around-pins.js'
+import { prepareTask } from '../nest/task.js'
+import type { Issue } from './issue.js'
+import type { ReadResult } from './read-cover.js'
+import { describeSchemaIssues, show } from './schema-issues.js'
+
+export const layoutUnit = (input: unknown): Unit =>
+  units.find(known => known === (input as { unit?: unknown } | null)?.unit) ?? 'in'
+
+/** The layout request as JSON; a bare number is in `unit`, inches unless it says. */
+export function layoutRequestSchema(unit: Unit) {
+  const side = lengthInput(unit, { min: mm(limits.sideMm.min), max: mm(limits.sideMm.max) })
+  const cloth = lengthInput(unit, { min: mm(limits.clothMm.min), max: mm(limits.clothMm.max) })
+  const place = lengthInput(unit, { min: zero, max: mm(limits.clothMm.max) })
+  const gap = lengthInput(unit, { min: zero, max: mm(limits.gapMm.max) })
+  const id = z.string().trim().min(1).max(80)
+  const count = (most: number) => z.int().min(1).max(most).default(1)
+  return z.strictObject({
+    unit: z.enum(units).default('in'),
+    cuts: z.enum(['scissors', 'rotary']).default('scissors'),
+    gap: gap.optional(),
+    budgetMs: z.number().min(limits.budgetMs.min).max(limits.budgetMs.max).default(500),
+    seed: z.int().min(0).max(Number.MAX_SAFE_INTEGER).default(1),
+    cloths: z
+      .array(z.strictObject({ id, width: cloth, length: cloth.optional(), count: count(limits.sheets) }))
+      .min(1)
+      .max(limits.sheets),
+    pieces: z
+      .array(
+        z.strictObject({
+          id,
+          width: side,
+          height: side,
+          count: count(limits.pieces),
+          turn: z.enum(turns).default('none'),
+          pin: z
+            .strictObject({
+              cloth: id,
+              sheet: z.int().min(1).max(limits.sheets).default(1),
+              x: place,
+              y: place,
+              turned: z.boolean().default(false),
+            })
+            .optional(),
+        }),
+      )
+      .min(1)
+      .max(limits.pieces),
+  })
+}
+
+export interface TypedLayoutRequest {
+  readonly unit?: Unit
+  readonly cuts?: 'scissors' | 'rotary'
+  readonly gap?: TypedLength
+  readonly budgetMs?: number
+  readonly seed?: number
+  readonly cloths: readonly unknown[]
+  readonly pieces: readonly unknown[]
+}
+
+export interface ReadLayoutRequest {
+  readonly request: LayoutRequest
+  readonly unit: Unit
+}
+
+/** Reads a layout request. Every problem names the place and says what would do; nothing of a bad one is laid. */
+export function readLayoutRequest(input: unknown): ReadResult<ReadLayoutRequest> {
+  const unit = layoutUnit(input)
+  const parsed = layoutRequestSchema(unit).safeParse(input)
+  if (!parsed.success) return { ok: false, issues: describeSchemaIssues(parsed.error, input) }
+  const { gap: typedGap, cuts, budgetMs, seed, pieces, cloths } = parsed.data
+  const gap = typedGap ?? (cuts === 'rotary' ? zero : customary(1 / 4, unit))
+  const request: LayoutRequest = {
+    cuts,
+    budgetMs,
+    seed,
+    gap,
+    cloths: cloths.map(({ length, ...cloth }) => ({ ...cloth, ...(length !== undefined && { length }) })),
+    pieces: pieces.map(({ pin, ...piece }) => ({ ...piece, ...(pin && { pin }) })),
+  }
+  const issues = checkRequest(request, unit)
+  return issues.length > 0 ? { ok: false, issues } : { ok: true, value: { request, unit } }
+}
+
+function checkRequest(request: LayoutRequest, unit: Unit): readonly Issue[] {
+  const { cloths, pieces } = request
+  const many = pieces.reduce((sum, { count }) => sum + count, 0)
+  const sheets = cloths.reduce((sum, { count }) => sum + count, 0)
+  const issues = [
+    ...twice(cloths, 'cloths'),
+    ...twice(pieces, 'pieces'),
+    ...cloths.flatMap(({ length, count }, index) =>
+      length === undefined && count > 1
+        ? [
+            {
+              path: `cloths[${index}].count`,
+              message: `A cloth without a length has no end: expected 1, found ${count}.`,
+            },
+          ]
+        : [],
+    ),
+    ...(many > limits.pieces
+      ? [
+          {
+            path: 'pieces',
+            message: `Expected at most ${limits.pieces} pieces in all, found ${many}. Lay them in parts.`,
+          },
+        ]
+      : []),
+    ...(sheets > limits.sheets
+      ? [{ path: 'cloths', message: `Expected at most ${limits.sheets} sheets in all, found ${sheets}.` }]
+      : []),
+    ...pieces.flatMap((piece, index) => checkPin(piece, cloths, `pieces[${index}].pin`, unit)),
+  ]
+  return issues.length > 0 ? issues : checkPinsTogether(request)
+}
+
+function twice(named: readonly { readonly id: string }[], list: string): readonly Issue[] {
+  const ids = named.map(({ id }) => id)
+  return ids.flatMap((id, index) =>
+    ids.indexOf(id) < index
+      ? [
+          {
+            path: `${list}[${index}].id`,
+            message: `There is ${show(id)} already; each needs a name of its own.`,
+          },
+        ]
+      : [],
+  )
+}
+
+function checkPin(
+  { pin, width, height, turn }: LayoutPiece,
+  cloths: readonly Cloth[],
+  path: string,
+  unit: Unit,
+): readonly Issue[] {
+  if (!pin) return []
+  const cloth = cloths.find(({ id }) => id === pin.cloth)
+  if (!cloth)
+    return [
+      {
+        path: `${path}.cloth`,
+        message: `There is no cloth ${show(pin.cloth)}. Known: ${cloths.map(({ id }) => id).join(', ')}.`,
+      },
+    ]
+  if (pin.sheet > cloth.count)
+    return [
+      {
+        path: `${path}.sheet`,
+        message: `There are ${cloth.count} of ${show(cloth.id)}, found ${pin.sheet}.`,
+      },
+    ]
+  if (pin.turned && turn !== 'quarter')
+    return [
+      { path: `${path}.turned`, message: 'This piece may not be turned by a quarter, and is pinned so.' },
+    ]
+  const [wide, high] = pin.turned ? [height, width] : [width, height]
+  const over = Math.max(pin.x + wide - cloth.width, pin.y + high - (cloth.length ?? Infinity))
+  if (over <= 0) return []
+  const say = formatLength(over as Length, unit, { finest: 16 })
+  return [
+    {
+      path,
+      message: `Pinned there it goes over the edge of ${show(cloth.id)} by ${say}. Pin it further in.`,
+    },
+  ]
+}
+
+/** Pins over one another, and, for edge-to-edge cuts, pins that no such cut parts. */
+function checkPinsTogether(request: LayoutRequest): readonly Issue[] {
+  const { sheets } = prepareTask({ ...request, gap: zero })
+  const overlaps = sheets.flatMap(({ pins }) =>
+    pins.flatMap((one, index) =>
+      pins
+        .slice(index + 1)
+        .filter(
+          other =>
+            one.x < other.x + other.width &&
+            other.x < one.x + one.width &&
+            one.y < other.y + other.height &&
+            other.y < one.y + one.height,
+        )
+        .map(other => ({
+          path: `pieces[${request.pieces.indexOf(other.piece)}].pin`,
+          message: `${show(other.piece.id)} is pinned over ${show(one.piece.id)}. Move one of them.`,
+        })),
+    ),
+  )
+  if (overlaps.length > 0 || request.cuts === 'scissors') return overlaps
+  return prepareTask(request).sheets.flatMap(({ pins, width, length, cloth }) => {
+    const height = length ?? Math.max(1, ...pins.map(pin => pin.y + pin.height))
+    if (roomsByCuts({ x: 0, y: 0, width, height }, pins)) return []
+    const message = `What is pinned on ${show(cloth.id)} cannot be parted by cuts from edge to edge. Move a pin, or cut with scissors.`
+    return [{ path: 'pieces', message }]
+  })
+}

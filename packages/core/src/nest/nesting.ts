@@ -1,0 +1,238 @@
+import { mm } from '../length/length.js'
+import { xoshiro128starstar } from '../fit/simulation/random.js'
+import type { Layout } from './layout.js'
+import { layoutOf, placesOf, usedLength, type Places } from './places.js'
+import type { LayoutRequest } from './request.js'
+import { endOfPins, lowerOf, mostRoomsOn, roomsOnAll, rowOf } from './sheet-rooms.js'
+import { createLaid, type Laid } from './strip/kit.js'
+import { areaOfRooms, inARow, type RoomsWithin } from './strip/rooms.js'
+import { createSearches, findWithin, shorten, type Searches } from './strip/search.js'
+import { prepareTask, type Sheet, type Task } from './task.js'
+
+/**
+ * Lays the pieces of a request on its cloths, better and better: yields every better layout, the first at once, and
+ * undefined about every millisecond, so that it can be stopped at any time. Ends where nothing better can be found.
+ *
+ * Cloths with a length are used first where they suffice: as few as will do, and of the last as little. Where they do
+ * not, a cloth without a length takes the rest, as little of it as will do. Where there is none, as much as has room is
+ * laid and the rest is `unplaced`.
+ */
+export function* nesting(request: LayoutRequest): Generator<Layout | undefined, void> {
+  const task = prepareTask(request)
+  const { sheets, kit } = task
+  if (kit.count === 0) {
+    yield layoutOf(task, [])
+    return
+  }
+  const random = randomOf(request.seed)
+  const cut = sheets.filter(({ length }) => length !== undefined)
+  const endless = sheets.filter(({ length }) => length === undefined)
+  const enough = yield* layOnCut(task, cut, random, endless.length === 0)
+  if (enough) return
+  if (endless.length > 0) yield* layOnEndless(task, cut, endless, random)
+}
+
+/** Tries to do with the cloths that have a length. False where that is not found; then the most is laid if it must do. */
+function* layOnCut(
+  task: Task,
+  cut: readonly Sheet[],
+  random: () => number,
+  mustDo: boolean,
+): Generator<Layout | undefined, boolean> {
+  if (cut.length === 0) return false
+  const { kit } = task
+  const laid = createLaid(kit.count)
+  let using = cut
+  let places = yield* placeAll(task, using, random, laid)
+  if (!places) {
+    if (mustDo) yield* layMost(task, using, random)
+    return false
+  }
+  yield layoutOf(task, places)
+  const failed = new Set<string>()
+  for (const sheet of [...cut].reverse()) {
+    if (sheet.pins.length > 0 || failed.has(sheet.cloth.id)) continue
+    const fewer = using.filter(other => other !== sheet)
+    const found = yield* placeAll(task, fewer, random, laid)
+    if (found) {
+      using = fewer
+      places = found
+      yield layoutOf(task, places)
+    } else failed.add(sheet.cloth.id)
+  }
+  const last = using.findLast(sheet => sheet.pins.length === 0) ?? using.at(-1)
+  if (last)
+    yield* shortenOn(
+      task,
+      using.filter(sheet => sheet !== last),
+      last,
+      places,
+      random,
+    )
+  return true
+}
+
+function* placeAll(
+  task: Task,
+  using: readonly Sheet[],
+  random: () => number,
+  laid: Laid,
+): Generator<undefined, Places | undefined> {
+  const rooms = inARow(roomsOnAll(task, using))
+  if (rooms.length === 0 || areaOfRooms(rooms) < task.kit.area) return undefined
+  const searches = searchesOn(task, () => rooms, using, random)
+  return (yield* silently(findWithin(searches, 0, laid))) ? placesOf(task, rooms, laid) : undefined
+}
+
+/** Lays the rest on one endless cloth: the one where a first layout comes out shortest. */
+function* layOnEndless(
+  task: Task,
+  cut: readonly Sheet[],
+  endless: readonly Sheet[],
+  random: () => number,
+): Generator<Layout | undefined, void> {
+  let best:
+    | {
+        readonly open: Sheet
+        readonly fixed: readonly Sheet[]
+        readonly places: Places
+        readonly length: number
+      }
+    | undefined
+  for (const open of endless) {
+    const fixed = [...cut, ...endless.filter(other => other !== open).map(endAtPins)].filter(
+      sheet => (sheet.length ?? 0) > 0,
+    )
+    const first = yield* layFirst(task, fixed, open, random)
+    if (!first) continue
+    const length = usedLength(task, open, first)
+    if (!best || length < best.length) {
+      best = { open, fixed, places: first, length }
+      yield layoutOf(task, first, { open, lower: lowerOf(task, fixed, open) })
+    }
+  }
+  if (best) yield* shortenOn(task, best.fixed, best.open, best.places, random)
+  else
+    yield* layMost(
+      task,
+      [...cut, ...endless.map(sheet => ({ ...sheet, length: longEnough(task, sheet) }))],
+      random,
+    )
+}
+
+/** Of an endless cloth that is not the open one, what its pins take. */
+function endAtPins(sheet: Sheet): Sheet {
+  return { ...sheet, length: endOfPins(sheet) }
+}
+
+/** A first layout on an open cloth, by simple filling within ever looser limits. */
+function* layFirst(
+  task: Task,
+  fixed: readonly Sheet[],
+  open: Sheet,
+  random: () => number,
+): Generator<undefined, Places | undefined> {
+  const { kit } = task
+  const laid = createLaid(kit.count)
+  const roomsWithin = rowOf(task, fixed, open)
+  const { reorderer } = searchesOn(task, roomsWithin, [...fixed, open], random)
+  const lower = lowerOf(task, fixed, open)
+  const most = longEnough(task, open)
+  for (let limit = Math.ceil(1.1 * lower) + 1; ; limit = Math.min(most, Math.ceil(1.25 * limit))) {
+    if (reorderer.search(limit, firstTries, laid)) return placesOf(task, roomsWithin(limit), laid)
+    yield undefined
+    if (limit === most) return undefined
+  }
+}
+
+const firstTries = 4
+
+/** All pieces one above the other, and what is pinned. */
+function longEnough({ kit }: Task, open: Sheet): number {
+  let height = endOfPins(open)
+  for (let item = 0; item < kit.count; item += 1)
+    height += Math.max(kit.heights[item] as number, kit.turnable[item] ? (kit.widths[item] as number) : 0)
+  return height
+}
+
+/** Shortens what is used of the open sheet; the others are there to be used whole. */
+function* shortenOn(
+  task: Task,
+  fixed: readonly Sheet[],
+  open: Sheet,
+  first: Places,
+  random: () => number,
+): Generator<Layout | undefined, void> {
+  const roomsWithin = rowOf(task, fixed, open)
+  const searches = searchesOn(task, roomsWithin, [...fixed, open], random)
+  const lower = lowerOf(task, fixed, open)
+  let places = first
+  const start = usedLength(task, open, places)
+  yield layoutOf(task, places, { open, lower })
+  const keep = (laid: Laid, limit: number): number => {
+    places = placesOf(task, roomsWithin(limit), laid)
+    return usedLength(task, open, places)
+  }
+  for (const turn of shorten(searches, { start, lower, step: stepOf(task), keep }))
+    yield turn.length === undefined ? undefined : layoutOf(task, places, { open, lower })
+}
+
+/** As much as has room, measured in area. */
+function* layMost(
+  task: Task,
+  sheets: readonly Sheet[],
+  random: () => number,
+): Generator<Layout | undefined, void> {
+  const { kit } = task
+  const rooms = inARow(roomsOnAll(task, sheets))
+  const { filler } = searchesOn(task, () => rooms, sheets, random)
+  const laid = createLaid(kit.count)
+  const out = new Int32Array(kit.count)
+  let least = Infinity
+  const items = Array.from({ length: kit.count }, (_, item) => item)
+  const areas = items.map(item => (kit.widths[item] as number) * (kit.heights[item] as number))
+  for (let tries = 0; tries < mostTries; tries += 1) {
+    const values = areas.map(area => area * (1 + (tries === 0 ? 0 : random() - 0.5)))
+    const order = Int32Array.from(items.toSorted((one, other) => (values[other] ?? 0) - (values[one] ?? 0)))
+    const left = rooms.length === 0 ? kit.area : filler.fill(order, rooms, Infinity, laid)
+    if (left < least) {
+      least = left
+      const leftOut = rooms.length === 0 ? items : [...out.subarray(0, filler.listOut(out))]
+      const places = placesOf(task, rooms, laid, new Set(leftOut))
+      yield layoutOf(task, places)
+    } else yield undefined
+    if (rooms.length === 0) return
+  }
+}
+
+const mostTries = 2000
+
+function* silently<Result>(search: Generator<unknown, Result>): Generator<undefined, Result> {
+  let turn = search.next()
+  while (!turn.done) {
+    yield undefined
+    turn = search.next()
+  }
+  return turn.value
+}
+
+function searchesOn(
+  { request, kit }: Task,
+  roomsWithin: RoomsWithin,
+  sheets: readonly Sheet[],
+  random: () => number,
+): Searches {
+  return createSearches(kit, { cuts: request.cuts, roomsWithin, mostRooms: mostRoomsOn(sheets), random })
+}
+
+/** Below this nothing is worth a search: a quarter of a millimetre. */
+function stepOf({ unit }: Task): number {
+  return Math.max(1, Math.ceil(mm(0.25) / unit))
+}
+
+/** Numbers from 0 to 1, alike for a seed. */
+function randomOf(seed: number): () => number {
+  const next = xoshiro128starstar([seed | 0, Math.floor(seed / 2 ** 32) | 0, 0x9e3779b9, 0x85ebca6b])
+  for (let warm = 0; warm < 16; warm += 1) next()
+  return () => next() / 2 ** 32
+}

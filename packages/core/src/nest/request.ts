@@ -1,0 +1,56 @@
+import type { Length } from '../length/length.js'
+import type { Cuts } from './strip/search.js'
+
+/** How a piece may be turned on the cloth: a one-way print not at all, plain cloth by a quarter where grain allows. */
+export const turns = ['none', 'half', 'quarter'] as const
+export type Turn = (typeof turns)[number]
+
+/** What is to be laid on what. All lengths are whole ticks. */
+export interface LayoutRequest {
+  readonly cuts: Cuts
+  /** Room between any two pieces; none is needed to the edges. */
+  readonly gap: Length
+  readonly budgetMs: number
+  readonly seed: number
+  readonly cloths: readonly Cloth[]
+  readonly pieces: readonly LayoutPiece[]
+}
+
+/** Cloth, card or board: so many sheets alike, or, without a length, as much as is needed. */
+export interface Cloth {
+  readonly id: string
+  readonly width: Length
+  readonly length?: Length
+  readonly count: number
+}
+
+/** The height of a piece runs along the cloth unless it is turned by a quarter. */
+export interface LayoutPiece {
+  readonly id: string
+  readonly width: Length
+  readonly height: Length
+  readonly count: number
+  readonly turn: Turn
+  /** Where the first of its copies must lie. */
+  readonly pin?: Pin
+}
+
+/** The corner of a piece nearest to the beginning of the cloth and its left selvedge. */
+export interface Pin {
+  readonly cloth: string
+  /** Which of several sheets alike, from 1. */
+  readonly sheet: number
+  readonly x: Length
+  readonly y: Length
+  readonly turned: boolean
+}
+
+/** Bounds of what is taken on: sides in millimetres, numbers of pieces and sheets, the time to think. */
+export const layoutLimits = {
+  sideMm: { min: 1, max: 3000 },
+  clothMm: { min: 10, max: 100_000 },
+  gapMm: { min: 0, max: 100 },
+  pieces: 2000,
+  sheets: 500,
+  budgetMs: { min: 1, max: 60_000 },
+} as const

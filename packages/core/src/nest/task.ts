@@ -1,0 +1,142 @@
+import type { Length } from '../length/length.js'
+import type { Unplaced } from './layout.js'
+import type { Cloth, LayoutPiece, LayoutRequest } from './request.js'
+import type { Rectangle } from './rooms-around-pins.js'
+import { createKit, type Kit } from './strip/kit.js'
+
+/** A layout request made ready for searching: whole units, the gap added to every piece and every sheet. */
+export interface Task {
+  readonly request: LayoutRequest
+  /** Ticks a unit: the largest of which all pieces and pins are whole. */
+  readonly unit: number
+  readonly kit: Kit
+  /** What each rectangle of the kit is, in its order. */
+  readonly items: readonly Copy[]
+  readonly sheets: readonly Sheet[]
+  readonly tooLarge: readonly Unplaced[]
+}
+
+export interface Copy {
+  readonly piece: LayoutPiece
+  readonly copy: number
+}
+
+export interface Sheet {
+  /** Its place among the sheets of the task. */
+  readonly index: number
+  readonly cloth: Cloth
+  /** From 1. */
+  readonly number: number
+  readonly width: number
+  /** Undefined for a cloth without end. */
+  readonly length: number | undefined
+  readonly pins: readonly PinnedCopy[]
+}
+
+export interface PinnedCopy extends Rectangle {
+  readonly piece: LayoutPiece
+  readonly turned: boolean
+}
+
+export function prepareTask(request: LayoutRequest): Task {
+  const { pieces, cloths, gap } = request
+  const unit = unitOf(request)
+  const copies = pieces.flatMap(piece =>
+    Array.from({ length: piece.count }, (_, index) => ({ piece, copy: index + 1 })),
+  )
+  const free = copies.filter(({ piece, copy }) => !piece.pin || copy > 1)
+  const items = free.filter(({ piece }) => cloths.some(cloth => goesOn(piece, cloth)))
+  return {
+    request,
+    unit,
+    items,
+    kit: createKit(
+      items.map(({ piece: { width, height, turn } }) => ({
+        width: (width + gap) / unit,
+        height: (height + gap) / unit,
+        turnable: turn === 'quarter',
+      })),
+    ),
+    sheets: cloths
+      .flatMap(cloth => sheetsOf(cloth, request, unit))
+      .map((sheet, index) => ({ ...sheet, index })),
+    tooLarge: free
+      .filter(copy => !items.includes(copy))
+      .map(({ piece, copy }) => ({ piece: piece.id, copy, why: 'too-large', over: overOf(piece, cloths) })),
+  }
+}
+
+/** Whether a piece goes onto an empty sheet of the cloth, one way or the other. */
+export function goesOn(piece: LayoutPiece, cloth: Cloth): boolean {
+  return waysOf(piece).some(way => overBy(way, cloth) === 0)
+}
+
+function sheetsOf(
+  cloth: Cloth,
+  { pieces, gap }: LayoutRequest,
+  unit: number,
+): readonly Omit<Sheet, 'index'>[] {
+  return Array.from({ length: cloth.count }, (_, index) => ({
+    cloth,
+    number: index + 1,
+    width: Math.floor((cloth.width + gap) / unit),
+    length: cloth.length === undefined ? undefined : Math.floor((cloth.length + gap) / unit),
+    pins: pieces.flatMap(piece => {
+      const { pin } = piece
+      if (pin?.cloth !== cloth.id || pin.sheet !== index + 1) return []
+      const [wide, high] = pin.turned ? [piece.height, piece.width] : [piece.width, piece.height]
+      return [
+        {
+          piece,
+          turned: pin.turned,
+          x: pin.x / unit,
+          y: pin.y / unit,
+          width: (wide + gap) / unit,
+          height: (high + gap) / unit,
+        },
+      ]
+    }),
+  }))
+}
+
+function unitOf({ pieces, gap }: LayoutRequest): number {
+  const lengths = pieces.flatMap(({ width, height, pin }) => [
+    width + gap,
+    height + gap,
+    ...(pin ? [pin.x, pin.y] : []),
+  ])
+  return lengths.reduce(greatestCommon, 0) || 1
+}
+
+function greatestCommon(one: number, other: number): number {
+  return other === 0 ? one : greatestCommon(other, one % other)
+}
+
+type Way = readonly [wide: number, high: number]
+
+function waysOf({ width, height, turn }: LayoutPiece): readonly Way[] {
+  return turn === 'quarter'
+    ? [
+        [width, height],
+        [height, width],
+      ]
+    : [[width, height]]
+}
+
+function overBy([wide, high]: Way, { width, length = Infinity as Length }: Cloth): number {
+  return Math.max(0, wide - width) + Math.max(0, high - length)
+}
+
+/** How far a piece goes over the cloth that it comes nearest to, lying as it comes nearest. */
+function overOf(piece: LayoutPiece, cloths: readonly Cloth[]) {
+  const [nearest] = cloths
+    .flatMap(cloth => waysOf(piece).map(way => ({ cloth, way })))
+    .toSorted((one, other) => overBy(one.way, one.cloth) - overBy(other.way, other.cloth))
+  if (!nearest) throw new Error('A layout request without a cloth reached the search')
+  const { cloth, way } = nearest
+  return {
+    cloth: cloth.id,
+    width: Math.max(0, way[0] - cloth.width) as Length,
+    length: Math.max(0, way[1] - (cloth.length ?? (Infinity as Length))) as Length,
+  }
+}
