@@ -3,6 +3,34 @@ export { readCoverBody, readMaterialBody, readSettingsBody, readThingBody } from
 export type { Problem } from './api/problem.js'
 export type { CoverRow, MaterialRow, Page, SettingsRow, ThingRow } from './api/rows.js'
 export { coverRow, materialRow, settingsRow, thingRow } from './api/rows.js'
+export {
+  cuttingRow,
+  readCuttingBody,
+  type CuttingBody,
+  type CuttingPin,
+  type CuttingRow,
+  type CuttingSource,
+} from './api/cuttings.js'
+export {
+  notionKinds,
+  pieceSources,
+  readCutBody,
+  readStashPieceBody,
+  readTakeBody,
+  sizeOfStashPiece,
+  stashEventRow,
+  stashPieceRow,
+  weaves,
+  type CutBody,
+  type PieceSource,
+  type StashEventKind,
+  type StashEventRow,
+  type StashPieceBody,
+  type StashPieceRow,
+  type Stock,
+  type TakeBody,
+  type Weave,
+} from './api/stash.js'
 export type { Drawing, Fill, LineStyle, Mark, PathMark, TextMark } from './drawing/drawing.js'
 export { closedFront, type ClosedFront } from './drawing/closed-front.js'
 export { drawEndOn } from './drawing/end-on-drawing.js'
@@ -102,6 +130,7 @@ export {
 } from './nest/request.js'
 export type { Cuts } from './nest/strip/search.js'
 export { smallestLeftOver } from './nest/usable.js'
+export type { ShopOffer } from './cutting/offer.js'
 export type { Notion } from './piece/notion.js'
 export type { Piece } from './piece/piece.js'
 export type { Reason } from './piece/reason.js'

@@ -170,7 +170,7 @@ describe('the server', function () {
     const large = await post({ ...coverBody(), padding: 'x'.repeat(10_000_000) })
     expect([large.status, large.body.detail]).to.deep.equal([
       413,
-      'The body is larger than 256 kB. No cover needs that much.',
+      'The body is larger than 256 kB. Send less at once.',
     ])
     const odd = await post(coverBody({ family: 'tent', seam: 'wide' }))
     expect(odd.status).to.equal(422)

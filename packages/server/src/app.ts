@@ -1,13 +1,17 @@
 import { Hono, type HonoRequest } from 'hono'
 import { bodyLimit } from 'hono/body-limit'
-import { readCoverBody, readMaterialBody, readThingBody } from '@snowdrift/core'
+import { readCoverBody, readCuttingBody, readMaterialBody, readThingBody } from '@snowdrift/core'
 import type { Repositories } from './db/repositories/repositories.js'
+import type { FabricShop } from './devices/shop/shop.js'
 import { mostBodyBytes } from './http/body.js'
 import { guard } from './http/guard.js'
 import { isDatabaseDown, isUnknownReference } from './http/database-errors.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
+import { createCsvRoutes } from './routes/csv-routes.js'
 import { createRowRoutes } from './routes/row-routes.js'
+import { createShopRoutes } from './routes/shop-routes.js'
+import { createMaterialRoutes, createStashRoutes } from './routes/stash-routes.js'
 import { createSettingsRoutes } from './routes/settings-routes.js'
 import type { WorkshopEnv } from './routes/workshop.js'
 import { serveWeb } from './routes/web.js'
@@ -20,6 +24,8 @@ export interface Log {
 export interface AppDependencies {
   readonly repositories: Repositories
   readonly workshopOf: (request: HonoRequest) => string
+  /** Where cloth is bought. */
+  readonly shop: FabricShop
   /** Throws where the database does not answer. */
   readonly ping: () => Promise<void>
   readonly log: Log
@@ -29,8 +35,9 @@ export interface AppDependencies {
 }
 
 /** The whole server as a function of its dependencies. */
-export function createApp({ repositories, workshopOf, ping, log, now, webFolder }: AppDependencies): Hono {
-  const { things, covers, materials, settings } = repositories
+export function createApp(dependencies: AppDependencies): Hono {
+  const { repositories, workshopOf, shop, ping, log, now, webFolder } = dependencies
+  const { things, covers, materials, cuttings, settings } = repositories
   const api = new Hono<WorkshopEnv>()
     .get('/health', async context => {
       await ping()
@@ -41,6 +48,9 @@ export function createApp({ repositories, workshopOf, ping, log, now, webFolder 
       context.header('Cache-Control', 'no-store')
       await next()
     })
+    // Pictures and tables bound their own bodies.
+    .route('/materials', createMaterialRoutes(repositories))
+    .route('/stash.csv', createCsvRoutes(repositories))
     .on(
       ['POST', 'PUT'],
       '/*',
@@ -53,6 +63,9 @@ export function createApp({ repositories, workshopOf, ping, log, now, webFolder 
     .route('/things', createRowRoutes({ what: 'thing', rows: things, read: readThingBody }))
     .route('/covers', createRowRoutes({ what: 'cover', rows: covers, read: readCoverBody }))
     .route('/materials', createRowRoutes({ what: 'material', rows: materials, read: readMaterialBody }))
+    .route('/cuttings', createRowRoutes({ what: 'cutting', rows: cuttings, read: readCuttingBody }))
+    .route('/stash', createStashRoutes(repositories))
+    .route('/shop', createShopRoutes(shop))
     .route('/settings', createSettingsRoutes(settings))
     .all('/*', context => answerProblem(context, { kind: 'missing', what: 'such address' }))
 

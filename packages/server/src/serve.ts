@@ -5,6 +5,8 @@ import { connect, type Database } from './db/connect.js'
 import { migrate } from './db/migrate.js'
 import { createRepositories, type Repositories } from './db/repositories/repositories.js'
 import { ensureWorkshop } from './db/repositories/workshops.js'
+import { setTimeout } from 'node:timers/promises'
+import { createSimulatedShop } from './devices/shop/simulated-shop.js'
 import { loadDemo } from './demo/load-demo.js'
 
 export interface ServeOptions {
@@ -40,6 +42,7 @@ export async function serve({
   const app = createApp({
     repositories,
     workshopOf: () => workshop,
+    shop: createSimulatedShop({ now, wait: async ms => setTimeout(ms), chance: Math.random }),
     ping: () => database.sequelize.authenticate(),
     log,
     now,

@@ -10,6 +10,7 @@ import { mm } from '../length/length.js'
 import { units, type Unit } from '../length/unit.js'
 import type { TypedMaterial } from '../file/typical-materials.js'
 import type { SettingsRow } from './rows.js'
+import { stockSchema, type Stock } from './stash.js'
 
 export interface ThingBody {
   readonly name: string
@@ -26,6 +27,8 @@ export interface MaterialBody {
   readonly unit: Unit
   readonly swatch: string
   readonly material: TypedMaterial
+  /** What the stash knows beside its properties. */
+  readonly stock?: Stock
 }
 
 export type SettingsBody = Omit<SettingsRow, 'version'>
@@ -37,6 +40,7 @@ const materialBodyShape = z.strictObject({
   unit,
   swatch: z.string().regex(/^#[0-9a-f]{6}$/i, 'A swatch is a colour such as #8fa3b0.'),
   material: z.unknown(),
+  stock: z.unknown().optional(),
 })
 
 /** Reads a thing as the browser sends it. What it says is kept as typed once it has been found readable. */
@@ -62,7 +66,13 @@ export function readMaterialBody(input: unknown): ReadResult<MaterialBody> {
   if (!shape.ok) return shape
   const material = check(z.strictObject(materialShape(shape.value.unit)), shape.value.material, 'material')
   if (!material.ok) return material
-  return { ok: true, value: { ...shape.value, material: shape.value.material as TypedMaterial } }
+  const { stock = {} } = shape.value
+  const read = check(stockSchema(shape.value.unit), stock, 'stock')
+  if (!read.ok) return read
+  return {
+    ok: true,
+    value: { ...shape.value, material: shape.value.material as TypedMaterial, stock: stock as Stock },
+  }
 }
 
 export function readSettingsBody(input: unknown): ReadResult<SettingsBody> {

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { units } from '../length/unit.js'
 import type { CoverFile, TypedObject } from '../file/cover-schema.js'
+import type { Stock } from './stash.js'
 import type { TypedMaterial } from '../file/typical-materials.js'
 
 const stored = {
@@ -32,6 +33,9 @@ export const materialRow = z.strictObject({
   unit: z.enum(units),
   swatch: z.string(),
   material: z.custom<TypedMaterial>(isRecord),
+  stock: z.custom<Stock>(isRecord),
+  /** Counts up with each new picture; 0 for none. */
+  picture: z.int().min(0),
 })
 export type MaterialRow = z.infer<typeof materialRow>
 

@@ -12,6 +12,7 @@ export type Failure =
   | { readonly kind: 'version-needed' }
   | { readonly kind: 'stale'; readonly current: unknown }
   | { readonly kind: 'foreign'; readonly detail: string }
+  | { readonly kind: 'shop-closed'; readonly detail: string }
   | { readonly kind: 'down' }
   | { readonly kind: 'bug' }
 
@@ -48,7 +49,7 @@ function describe(failure: Failure): Answer {
       return {
         status: 413,
         title: 'Too large',
-        detail: `The body is larger than ${failure.limit}. No cover needs that much.`,
+        detail: `The body is larger than ${failure.limit}. Send less at once.`,
       }
     case 'wrong-type':
       return { status: 415, title: 'Wrong type', detail: 'Send the body as application/json.' }
@@ -74,6 +75,8 @@ function describe(failure: Failure): Answer {
       }
     case 'foreign':
       return { status: 403, title: 'Not from here', detail: failure.detail }
+    case 'shop-closed':
+      return { status: 503, title: 'The shop is closed', detail: failure.detail }
     case 'down':
       return {
         status: 503,

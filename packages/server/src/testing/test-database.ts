@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import { createApp, type Log } from '../app.js'
 import { startCluster, type Cluster } from '../cluster/cluster.js'
 import { connect, type Database } from '../db/connect.js'
+import type { FabricShop } from '../devices/shop/shop.js'
 import { migrate } from '../db/migrate.js'
 import { createRepositories, type Repositories } from '../db/repositories/repositories.js'
 import { ensureWorkshop } from '../db/repositories/workshops.js'
@@ -37,6 +38,13 @@ export interface TestApp {
   readonly repositories: Repositories
   readonly ours: string
   readonly theirs: string
+  /** The same with a body of bytes, and bytes back. */
+  readonly requestBytes: (
+    method: string,
+    path: string,
+    body?: Buffer,
+    workshop?: string,
+  ) => Promise<{ readonly status: number; readonly bytes: Buffer }>
   readonly request: (method: string, path: string, options?: RequestOptions) => Promise<Answer>
 }
 
@@ -64,7 +72,10 @@ interface AnswerBody {
   readonly issues: readonly { readonly path: string; readonly message: string }[]
 }
 
-export async function createTestApp(url: string): Promise<TestApp> {
+export async function createTestApp(
+  url: string,
+  options: { readonly shop?: FabricShop } = {},
+): Promise<TestApp> {
   const database = await connect(url)
   await migrate(database.sequelize)
   const repositories = createRepositories(database, { now: () => new Date(), newId: randomUUID })
@@ -73,6 +84,10 @@ export async function createTestApp(url: string): Promise<TestApp> {
   const app = createApp({
     repositories,
     workshopOf: request => request.header('X-Test-Workshop') ?? ours,
+    shop: options.shop ?? {
+      name: 'Test shop',
+      offers: async () => Promise.resolve({ kind: 'offers', offers: [] }),
+    },
     ping: () => database.sequelize.authenticate(),
     log: quietLog,
     now: () => new Date(),
@@ -95,5 +110,13 @@ export async function createTestApp(url: string): Promise<TestApp> {
       body: (text.startsWith('{') ? JSON.parse(text) : {}) as AnswerBody,
     }
   }
-  return { database, repositories, ours, theirs, request }
+  const requestBytes: TestApp['requestBytes'] = async (method, path, body, workshop) => {
+    const response = await app.request(`http://127.0.0.1${path}`, {
+      method,
+      headers: { Host: '127.0.0.1:4180', ...(workshop !== undefined && { 'X-Test-Workshop': workshop }) },
+      ...(body && { body: new Uint8Array(body) }),
+    })
+    return { status: response.status, bytes: Buffer.from(await response.arrayBuffer()) }
+  }
+  return { database, repositories, ours, theirs, request, requestBytes }
 }

@@ -32,6 +32,8 @@ describe('the materials to choose from', () => {
     unit: 'mm',
     swatch: '#445566',
     material: { role: 'padding', name: 'Old blanket', thickness: '4' },
+    stock: {},
+    picture: 0,
   }
 
   it('are the workshop’s own, then typical ones, of the layer’s role', () => {

@@ -19,7 +19,25 @@ export interface Models {
   readonly Thing: RowModel
   readonly Cover: RowModel
   readonly Material: RowModel
+  readonly Cutting: RowModel
+  readonly StashPiece: RowModel
+  readonly StashEvent: ModelStatic<Model<StashEventColumns>>
+  readonly Picture: ModelStatic<Model<PictureColumns>>
   readonly Settings: ModelStatic<Model<SettingsColumns>>
+}
+
+export interface StashEventColumns {
+  workshopId: string
+  materialId: string
+  at: Date
+  what: string
+  detail: string
+}
+
+export interface PictureColumns {
+  workshopId: string
+  materialId: string
+  bytes: Buffer
 }
 
 export interface SettingsColumns {
@@ -46,7 +64,37 @@ export function defineModels(sequelize: Sequelize): Models {
       unit: DataTypes.STRING,
       swatch: DataTypes.STRING,
       material: DataTypes.JSON,
+      stock: DataTypes.JSON,
+      picture: DataTypes.INTEGER,
     }),
+    Cutting: defineRows(sequelize, 'cutting', { plan: DataTypes.JSON }),
+    StashPiece: defineRows(sequelize, 'stash_piece', {
+      materialId: DataTypes.UUID,
+      source: DataTypes.STRING,
+      width: DataTypes.JSON,
+      length: DataTypes.JSON,
+      count: DataTypes.INTEGER,
+      note: DataTypes.STRING,
+      state: DataTypes.STRING,
+      coverId: DataTypes.UUID,
+    }),
+    StashEvent: sequelize.define(
+      'stash_event',
+      {
+        id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
+        workshopId: DataTypes.UUID,
+        materialId: DataTypes.UUID,
+        at: DataTypes.DATE,
+        what: DataTypes.STRING,
+        detail: DataTypes.TEXT,
+      },
+      options,
+    ),
+    Picture: sequelize.define(
+      'picture',
+      { materialId: key(), workshopId: DataTypes.UUID, bytes: DataTypes.BLOB },
+      options,
+    ),
     Settings: sequelize.define(
       'settings',
       {

@@ -1,0 +1,53 @@
+import { z } from 'zod'
+import type { ReadResult } from '../file/read-cover.js'
+import { describeSchemaIssues } from '../file/schema-issues.js'
+import { typedLength } from '../length/length-input.js'
+
+/** How one material of a cutting is laid out: from which row of the stash, from which of its pieces, what is pinned. */
+const sourceSchema = z.strictObject({
+  materialId: z.uuid().nullable().default(null),
+  /** The pieces of the stash that may be used; null for all that are free. */
+  pieces: z.array(z.uuid()).max(200).nullable().default(null),
+  /** Whether more may be bought. */
+  buy: z.boolean().default(true),
+  /** The width of cloth to buy. */
+  width: typedLength.nullable().default(null),
+})
+export type CuttingSource = z.infer<typeof sourceSchema>
+
+const pinSchema = z.strictObject({
+  group: z.string().max(200),
+  piece: z.string().max(200),
+  cloth: z.string().max(100),
+  /** Millimetres from the left selvedge and the beginning of the cloth. */
+  xMm: z.number().min(0).max(100_000),
+  yMm: z.number().min(0).max(100_000),
+  turned: z.boolean(),
+})
+export type CuttingPin = z.infer<typeof pinSchema>
+
+const bodySchema = z.strictObject({
+  coverIds: z.array(z.uuid()).min(1).max(12),
+  cuts: z.enum(['scissors', 'rotary']).default('scissors'),
+  sources: z.record(z.string().max(200), sourceSchema).default({}),
+  pins: z.array(pinSchema).max(200).default([]),
+})
+
+/** How one cover, or several together, are laid out and cut. */
+export type CuttingBody = z.infer<typeof bodySchema>
+
+export const cuttingRow = z.strictObject({
+  id: z.uuid(),
+  version: z.int().min(1),
+  updatedAt: z.iso.datetime(),
+  plan: bodySchema,
+})
+export type CuttingRow = z.infer<typeof cuttingRow>
+
+/** Reads a cutting as the browser sends it: `{ plan }`. */
+export function readCuttingBody(input: unknown): ReadResult<{ readonly plan: CuttingBody }> {
+  const parsed = z.strictObject({ plan: bodySchema }).safeParse(input)
+  return parsed.success
+    ? { ok: true, value: parsed.data }
+    : { ok: false, issues: describeSchemaIssues(parsed.error, input) }
+}

@@ -1,0 +1,28 @@
+import type { WhereOptions } from 'sequelize'
+import type { Database } from '../connect.js'
+
+/** The pictures of materials, small enough for a row. */
+export interface PictureRepository {
+  readonly find: (workshop: string, materialId: string) => Promise<Buffer | undefined>
+  /** Puts a picture in the place of the one before; false where there is no such material. */
+  readonly put: (workshop: string, materialId: string, bytes: Buffer) => Promise<boolean>
+}
+
+export function createPictureRepository({ models, sequelize }: Database): PictureRepository {
+  const { Picture, Material } = models
+  return {
+    find: async (workshopId, materialId) =>
+      (await Picture.findOne({ where: { workshopId, materialId } }))?.get().bytes,
+    put: (workshopId, materialId, bytes) =>
+      sequelize.transaction(async transaction => {
+        const where = { workshopId, id: materialId, deletedAt: null } as WhereOptions
+        const [changed] = await Material.update(
+          { picture: sequelize.literal('picture + 1'), version: sequelize.literal('version + 1') } as never,
+          { where, transaction },
+        )
+        if (changed === 0) return false
+        await Picture.upsert({ workshopId, materialId, bytes }, { transaction })
+        return true
+      }),
+  }
+}

@@ -1,0 +1,278 @@
+import { expect } from 'chai'
+import sharp from 'sharp'
+import { createSimulatedShop } from './devices/shop/simulated-shop.js'
+import type { FabricShop, ShopAnswer } from './devices/shop/shop.js'
+import { coverBody, materialBody } from './testing/bodies.js'
+import {
+  createTestApp,
+  startTestDatabase,
+  type Answer,
+  type TestApp,
+  type TestDatabase,
+} from './testing/test-database.js'
+
+interface Piece {
+  readonly id: string
+  readonly version: number
+  readonly state: string
+  readonly width: string
+  readonly length: string
+  readonly materialId: string
+}
+
+describe('the stash', function () {
+  this.timeout(60_000)
+  let database: TestDatabase
+  let app: TestApp
+  let answer: ShopAnswer = { kind: 'offers', offers: [] }
+  const shop: FabricShop = { name: 'Test shop', offers: async () => Promise.resolve(answer) }
+
+  before(async () => {
+    database = await startTestDatabase()
+    app = await createTestApp(database.cluster.url, { shop })
+  })
+  after(async () => {
+    await app.database.close()
+    await database.remove()
+  })
+
+  const ifMatch = (version: number) => ({ headers: { 'If-Match': `"v${version}"` } })
+  const itemsOf = <Item>({ body }: Answer) => body.items as unknown as readonly Item[]
+  const createMaterial = async () =>
+    (await app.request('POST', '/api/materials', { body: materialBody })).body.id
+  const createCover = async () => (await app.request('POST', '/api/covers', { body: coverBody() })).body.id
+  async function addPiece(materialId: string, width = '500', length = '700'): Promise<Piece> {
+    const body = { source: 'remnant', width, length }
+    const added = await app.request('POST', `/api/materials/${materialId}/pieces`, { body })
+    expect(added.status).to.equal(201)
+    return added.body as unknown as Piece
+  }
+  const piecesOf = async (materialId: string) =>
+    itemsOf<Piece>(await app.request('GET', '/api/stash/pieces')).filter(
+      piece => piece.materialId === materialId,
+    )
+  const historyOf = async (materialId: string) =>
+    itemsOf<{ what: string; detail: string }>(
+      await app.request('GET', `/api/materials/${materialId}/history`),
+    )
+  const chosen = ({ id, version }: Piece) => ({ id, version })
+
+  it('keeps pieces as they were typed, and changes and drops them by version', async () => {
+    const material = await createMaterial()
+    const piece = await addPiece(material, '50 cm', '70,5 cm')
+    expect(piece).to.include({ width: '50 cm', length: '70,5 cm', state: 'free', count: 1, note: '' })
+    const body = { source: 'garment', width: '300', length: '400', note: 'pocket at the top' }
+    const changed = await app.request('PUT', `/api/stash/pieces/${piece.id}`, { body, ...ifMatch(1) })
+    expect(changed.body).to.include({ version: 2, note: 'pocket at the top' })
+    expect(
+      (await app.request('PUT', `/api/stash/pieces/${piece.id}`, { body, ...ifMatch(1) })).status,
+    ).to.equal(412)
+    expect((await app.request('DELETE', `/api/stash/pieces/${piece.id}`, ifMatch(2))).status).to.equal(200)
+    expect(await piecesOf(material)).to.deep.equal([])
+    expect((await historyOf(material)).map(({ what }) => what)).to.deep.equal([
+      'piece-gone',
+      'piece-changed',
+      'piece-added',
+      'added',
+    ])
+  })
+
+  it('refuses a piece without a size, with one that cannot be read, or of no material', async () => {
+    const material = await createMaterial()
+    const post = (body: object, id = material) => app.request('POST', `/api/materials/${id}/pieces`, { body })
+    expect((await post({ source: 'remnant', width: '300' })).body.detail).to.contain(
+      'length: Expected a width and a length',
+    )
+    expect((await post({ source: 'remnant', width: 'wide', length: '1' })).status).to.equal(422)
+    expect((await post({ source: 'notion', length: '2 m' })).status).to.equal(422)
+    expect((await post({ source: 'notion', length: '200 cm' })).status).to.equal(201)
+    expect(
+      (await post({ source: 'remnant', width: '1', length: '1' }, '7b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f'))
+        .status,
+    ).to.equal(404)
+    expect((await post({ source: 'remnant', width: '1', length: '1' }, 'no-id')).status).to.equal(404)
+  })
+
+  it('cuts a piece, puts what is left back, and tells it in the history', async () => {
+    const [material, coverId] = [await createMaterial(), await createCover()]
+    const piece = await addPiece(material)
+    const pieces = [{ ...chosen(piece), leftOvers: [{ width: '200', length: '700' }] }]
+    expect((await app.request('POST', '/api/stash/cut', { body: { coverId, pieces } })).status).to.equal(200)
+    const left = await piecesOf(material)
+    expect(left.map(({ width, length, state }) => [width, length, state])).to.deep.equal([
+      ['200', '700', 'free'],
+    ])
+    expect(
+      (await historyOf(material)).map(({ what, detail }) => `${what} ${detail}`).slice(0, 2),
+    ).to.deep.equal(['left-over left-over 200 × 700', 'cut remnant 500 × 700'])
+  })
+
+  it('cuts nothing twice, by however many windows at once', async () => {
+    const [material, coverId] = [await createMaterial(), await createCover()]
+    const [one, other] = [await addPiece(material), await addPiece(material)]
+    const body = (order: readonly Piece[]) => ({
+      coverId,
+      pieces: order.map(piece => ({ ...chosen(piece), leftOvers: [{ width: '100', length: '100' }] })),
+    })
+    const tries = await Promise.all(
+      Array.from({ length: 8 }, (_, index) =>
+        app.request('POST', '/api/stash/cut', { body: body(index % 2 ? [one, other] : [other, one]) }),
+      ),
+    )
+    expect(tries.map(({ status }) => status).toSorted()).to.deep.equal([200, ...Array<number>(7).fill(412)])
+    expect(await piecesOf(material)).to.have.length(2)
+  })
+
+  it('takes all that was asked for or nothing', async () => {
+    const [material, coverId] = [await createMaterial(), await createCover()]
+    const [one, other] = [await addPiece(material), await addPiece(material)]
+    const stale = { coverId, pieces: [chosen(one), { ...chosen(other), version: 7 }] }
+    expect((await app.request('POST', '/api/stash/reserve', { body: stale })).status).to.equal(412)
+    expect((await piecesOf(material)).map(({ state }) => state)).to.deep.equal(['free', 'free'])
+  })
+
+  it('keeps a piece for one cover: another can neither take nor cut it until it is let go', async () => {
+    const [material, ours, theirs] = [await createMaterial(), await createCover(), await createCover()]
+    const piece = await addPiece(material)
+    const post = (what: string, coverId: string, version: number, more: object = {}) =>
+      app.request('POST', `/api/stash/${what}`, {
+        body: { coverId, pieces: [{ id: piece.id, version, ...more }] },
+      })
+    expect((await post('reserve', ours, 1)).status).to.equal(200)
+    expect((await post('reserve', theirs, 2)).status).to.equal(412)
+    expect((await post('cut', theirs, 2, { leftOvers: [] })).status).to.equal(412)
+    expect((await post('release', theirs, 2)).status).to.equal(412)
+    expect((await post('release', ours, 2)).status).to.equal(200)
+    expect((await post('reserve', theirs, 3)).status).to.equal(200)
+    expect((await post('cut', theirs, 4, { leftOvers: [] })).status).to.equal(200)
+  })
+
+  it('shows nothing of it to another workshop, and lets it change nothing', async () => {
+    const material = await createMaterial()
+    const piece = await addPiece(material)
+    const workshop = app.theirs
+    expect(itemsOf(await app.request('GET', '/api/stash/pieces', { workshop }))).to.deep.equal([])
+    expect(
+      itemsOf(await app.request('GET', `/api/materials/${material}/history`, { workshop })),
+    ).to.deep.equal([])
+    const foreign = { coverId: material, pieces: [{ ...chosen(piece), leftOvers: [] }] }
+    expect((await app.request('POST', '/api/stash/cut', { body: foreign, workshop })).status).to.equal(404)
+    expect(
+      (await app.request('DELETE', `/api/stash/pieces/${piece.id}`, { ...ifMatch(1), workshop })).status,
+    ).to.equal(404)
+    const body = { source: 'remnant', width: '10', length: '10' }
+    expect(
+      (await app.request('POST', `/api/materials/${material}/pieces`, { body, workshop })).status,
+    ).to.equal(404)
+  })
+
+  it('makes an uploaded picture small, and refuses what is none', async () => {
+    const material = await createMaterial()
+    const photo = await sharp({ create: { width: 1200, height: 800, channels: 3, background: '#33665a' } })
+      .jpeg()
+      .toBuffer()
+    const put = (bytes: Buffer, workshop?: string) =>
+      app.requestBytes('PUT', `/api/materials/${material}/picture`, bytes, workshop)
+    expect((await put(photo)).status).to.equal(200)
+    const picture = await app.requestBytes('GET', `/api/materials/${material}/picture`)
+    const { width, height, format } = await sharp(picture.bytes).metadata()
+    expect({ width, height, format }).to.deep.equal({ width: 320, height: 320, format: 'webp' })
+    expect((await app.request('GET', `/api/materials/${material}`)).body).to.include({
+      picture: 1,
+      version: 2,
+    })
+    expect((await put(Buffer.from('no picture'))).status).to.equal(400)
+    expect((await put(Buffer.alloc(9 * 1024 * 1024))).status).to.equal(413)
+    expect((await put(photo, app.theirs)).status).to.equal(404)
+  })
+
+  it('goes out as CSV and comes in again', async () => {
+    const material = await createMaterial()
+    await addPiece(material, '500', '700')
+    const out = await app.requestBytes('GET', '/api/stash.csv')
+    const csv = out.bytes.toString('utf8')
+    const line = csv.split('\r\n').find(text => text.includes('remnant,500,700')) ?? ''
+    expect(line).to.match(/^Moss twill,outer,mm,0\.4,#33665a/)
+    const post = (text: string) => app.requestBytes('POST', '/api/stash.csv', Buffer.from(text), app.theirs)
+    const before = itemsOf(await app.request('GET', '/api/materials', { workshop: app.theirs })).length
+    expect((await post(`${csv.split('\r\n')[0] ?? ''}\r\n${line}\r\n`)).status).to.equal(201)
+    const after = itemsOf(await app.request('GET', '/api/materials', { workshop: app.theirs }))
+    expect(after).to.have.length(before + 1)
+    const pieces = itemsOf<Piece>(await app.request('GET', '/api/stash/pieces', { workshop: app.theirs }))
+    expect(pieces[0]).to.include({ width: '500', length: '700' })
+    const bad = await post(
+      'name,role,thickness,pieceSource,pieceWidth\nFelt,outer,1 mm,remnant,x\nSilk,sail,1 mm,,\n',
+    )
+    expect(bad.status).to.equal(422)
+    expect(bad.bytes.toString('utf8')).to.contain('line 3').and.to.contain('line 2')
+    expect((await post('colour,size\nred,3\n')).bytes.toString('utf8')).to.contain(
+      'Expected columns among name',
+    )
+    expect(itemsOf(await app.request('GET', '/api/materials', { workshop: app.theirs }))).to.have.length(
+      before + 1,
+    )
+  })
+
+  it('writes what a spreadsheet would run as text', async () => {
+    const body = { ...materialBody, material: { ...materialBody.material, name: '=1+1' } }
+    await app.request('POST', '/api/materials', { body })
+    const csv = (await app.requestBytes('GET', '/api/stash.csv')).bytes.toString('utf8')
+    expect(csv).to.contain("'=1+1,outer")
+  })
+
+  it('keeps how covers are cut', async () => {
+    const plan = { coverIds: [await createCover()], cuts: 'rotary', sources: {}, pins: [] }
+    const created = await app.request('POST', '/api/cuttings', { body: { plan } })
+    expect(created.status).to.equal(201)
+    expect((await app.request('GET', `/api/cuttings/${created.body.id}`)).body).to.deep.include({ plan })
+    const bad = await app.request('POST', '/api/cuttings', { body: { plan: { ...plan, cuts: 'laser' } } })
+    expect(bad.body.detail).to.contain('plan.cuts: Expected scissors or rotary')
+  })
+
+  it('asks the shop, and says when it is closed', async () => {
+    answer = {
+      kind: 'offers',
+      offers: [{ id: 'a', role: 'outer', name: 'A', widthMm: 1100, cuts: [], stockMm: 0 }],
+    }
+    expect((await app.request('GET', '/api/shop/offers?role=outer')).body).to.deep.equal({
+      shop: 'Test shop',
+      items: answer.offers,
+    })
+    expect((await app.request('GET', '/api/shop/offers?role=sail')).status).to.equal(400)
+    answer = { kind: 'closed', opensAt: '6:00' }
+    const closed = await app.request('GET', '/api/shop/offers?role=outer')
+    expect([closed.status, closed.body.detail]).to.deep.equal([
+      503,
+      'Test shop is closed; it opens at 6:00. Lengths are known all the same, prices are not.',
+    ])
+  })
+})
+
+describe('the simulated shop', () => {
+  const shopAt = (hour: number, chances: readonly number[]) => {
+    const waited: number[] = []
+    const left = [...chances]
+    const shop = createSimulatedShop({
+      now: () => new Date(2026, 0, 5, hour),
+      wait: async ms => Promise.resolve(void waited.push(ms)),
+      chance: () => left.shift() ?? 1,
+    })
+    return { shop, waited }
+  }
+
+  it('is quick or slow, stocked or sold out, as chance has it', async () => {
+    const { shop, waited } = shopAt(10, [0.9, 0.9])
+    const good = await shop.offers('outer')
+    expect(waited).to.deep.equal([])
+    expect(good.kind === 'offers' && good.offers.every(({ stockMm }) => stockMm > 0)).to.equal(true)
+    const bad = shopAt(10, [0.1, 0.1])
+    const sold = await bad.shop.offers('outer')
+    expect(bad.waited).to.deep.equal([2000])
+    expect(sold.kind === 'offers' && sold.offers[0]?.stockMm).to.equal(0)
+  })
+
+  it('is closed at night', async () => {
+    expect(await shopAt(23, []).shop.offers('outer')).to.deep.equal({ kind: 'closed', opensAt: '6:00' })
+    expect((await shopAt(6, []).shop.offers('lining')).kind).to.equal('offers')
+  })
+})
