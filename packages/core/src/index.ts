@@ -114,7 +114,7 @@ export {
 export { missingReadings, type ReadingChoice } from './object/required.js'
 export { deriveUncertainty } from './object/uncertainty.js'
 export { describeUnplaced, layoutToJson, type LayoutJson, type UnplacedWords } from './file/layout-json.js'
-export { readLayoutRequest, type TypedLayoutRequest } from './file/layout-request.js'
+export { checkPinsTogether, readLayoutRequest, type TypedLayoutRequest } from './file/layout-request.js'
 export { orderCuts, type CutStep } from './nest/cut-order.js'
 export type { Layout, Placement, UsedSheet, Unplaced } from './nest/layout.js'
 export { findLeftOvers, type LeftOver } from './nest/left-overs.js'
@@ -130,7 +130,20 @@ export {
 } from './nest/request.js'
 export type { Cuts } from './nest/strip/search.js'
 export { smallestLeftOver } from './nest/usable.js'
+export { groupPieces, type CoverToCut, type CuttingGroup, type GroupPiece } from './cutting/group.js'
+export {
+  kindOfNotion,
+  needNotions,
+  weighNotions,
+  type NotionBalance,
+  type NotionNeed,
+  type NotionStock,
+} from './cutting/notions.js'
 export type { ShopOffer } from './cutting/offer.js'
+export { boughtCloth, layoutRequestOf, type CuttingOptions, type SheetToUse } from './cutting/request-of.js'
+export { lengthToBuy, shopStep, weighPurchases, type Purchase } from './cutting/shopping.js'
+export { afterWash, beforeWash } from './cutting/shrink.js'
+export { drawSheet, type SheetToDraw } from './drawing/sheet-drawing.js'
 export type { Notion } from './piece/notion.js'
 export type { Piece } from './piece/piece.js'
 export type { Reason } from './piece/reason.js'

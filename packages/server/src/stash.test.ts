@@ -37,7 +37,8 @@ describe('the stash', function () {
   })
 
   const ifMatch = (version: number) => ({ headers: { 'If-Match': `"v${version}"` } })
-  const itemsOf = <Item>({ body }: Answer) => body.items as unknown as readonly Item[]
+  const itemsOf = ({ body }: Answer) =>
+    body.items as unknown as readonly (Piece & { readonly what: string; readonly detail: string })[]
   const createMaterial = async () =>
     (await app.request('POST', '/api/materials', { body: materialBody })).body.id
   const createCover = async () => (await app.request('POST', '/api/covers', { body: coverBody() })).body.id
@@ -48,13 +49,9 @@ describe('the stash', function () {
     return added.body as unknown as Piece
   }
   const piecesOf = async (materialId: string) =>
-    itemsOf<Piece>(await app.request('GET', '/api/stash/pieces')).filter(
-      piece => piece.materialId === materialId,
-    )
+    itemsOf(await app.request('GET', '/api/stash/pieces')).filter(piece => piece.materialId === materialId)
   const historyOf = async (materialId: string) =>
-    itemsOf<{ what: string; detail: string }>(
-      await app.request('GET', `/api/materials/${materialId}/history`),
-    )
+    itemsOf(await app.request('GET', `/api/materials/${materialId}/history`))
   const chosen = ({ id, version }: Piece) => ({ id, version })
 
   it('keeps pieces as they were typed, and changes and drops them by version', async () => {
@@ -198,7 +195,7 @@ describe('the stash', function () {
     expect((await post(`${csv.split('\r\n')[0] ?? ''}\r\n${line}\r\n`)).status).to.equal(201)
     const after = itemsOf(await app.request('GET', '/api/materials', { workshop: app.theirs }))
     expect(after).to.have.length(before + 1)
-    const pieces = itemsOf<Piece>(await app.request('GET', '/api/stash/pieces', { workshop: app.theirs }))
+    const pieces = itemsOf(await app.request('GET', '/api/stash/pieces', { workshop: app.theirs }))
     expect(pieces[0]).to.include({ width: '500', length: '700' })
     const bad = await post(
       'name,role,thickness,pieceSource,pieceWidth\nFelt,outer,1 mm,remnant,x\nSilk,sail,1 mm,,\n',
@@ -221,7 +218,7 @@ describe('the stash', function () {
   })
 
   it('keeps how covers are cut', async () => {
-    const plan = { coverIds: [await createCover()], cuts: 'rotary', sources: {}, pins: [] }
+    const plan = { coverIds: [await createCover()], cuts: 'rotary', sources: {}, pins: [], done: [] }
     const created = await app.request('POST', '/api/cuttings', { body: { plan } })
     expect(created.status).to.equal(201)
     expect((await app.request('GET', `/api/cuttings/${created.body.id}`)).body).to.deep.include({ plan })

@@ -31,6 +31,8 @@ const bodySchema = z.strictObject({
   cuts: z.enum(['scissors', 'rotary']).default('scissors'),
   sources: z.record(z.string().max(200), sourceSchema).default({}),
   pins: z.array(pinSchema).max(200).default([]),
+  /** The groups that have been cut. */
+  done: z.array(z.string().max(200)).max(100).default([]),
 })
 
 /** How one cover, or several together, are laid out and cut. */

@@ -181,7 +181,7 @@ function checkPin(
 }
 
 /** Pins over one another, and, for edge-to-edge cuts, pins that no such cut parts. */
-function checkPinsTogether(request: LayoutRequest): readonly Issue[] {
+export function checkPinsTogether(request: LayoutRequest): readonly Issue[] {
   const { sheets } = prepareTask({ ...request, gap: zero })
   const overlaps = sheets.flatMap(({ pins }) =>
     pins.flatMap((one, index) =>

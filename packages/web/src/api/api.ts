@@ -1,10 +1,20 @@
 import type {
   CoverBody,
   CoverRow,
+  CutBody,
+  CuttingBody,
+  CuttingRow,
+  MaterialBody,
   MaterialRow,
   Page,
+  Role,
   SettingsBody,
   SettingsRow,
+  ShopOffer,
+  StashEventRow,
+  StashPieceBody,
+  StashPieceRow,
+  TakeBody,
   ThingBody,
   ThingRow,
 } from '@snowdrift/core'
@@ -29,11 +39,13 @@ const paged = {
   getNextPageParam: (last: Page<unknown>) => last.next ?? undefined,
 } as const
 
+const itemsOf = <Row>({ items }: { readonly items: readonly Row[] }) => items
+
 /** The server's rows. Changes to a cover's file go through its draft, not from here. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
-  tagTypes: ['Covers', 'Things', 'Materials', 'Settings'],
+  tagTypes: ['Covers', 'Things', 'Materials', 'Settings', 'Stash', 'History', 'Cuttings'],
   refetchOnReconnect: true,
   endpoints: build => ({
     covers: build.infiniteQuery<Page<CoverRow>, void, string>({
@@ -95,6 +107,93 @@ export const api = createApi({
       transformResponse: (page: Page<MaterialRow>) => page.items,
       providesTags: ['Materials'],
     }),
+    createMaterial: build.mutation<MaterialRow, MaterialBody>({
+      query: body => ({ url: '/materials', method: 'POST', body }),
+      invalidatesTags: ['Materials', 'History'],
+    }),
+    saveMaterial: build.mutation<MaterialRow, Versioned<MaterialBody>>({
+      query: ({ id, version, body }) => ({
+        url: `/materials/${id}`,
+        method: 'PUT',
+        body,
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: ['Materials', 'History'],
+    }),
+    deleteMaterial: build.mutation<MaterialRow, Deleted>({
+      query: ({ id, version }) => ({ url: `/materials/${id}`, method: 'DELETE', headers: ifMatch(version) }),
+      invalidatesTags: ['Materials', 'History'],
+    }),
+    restoreMaterial: build.mutation<MaterialRow, string>({
+      query: id => ({ url: `/materials/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['Materials', 'History'],
+    }),
+    putPicture: build.mutation<MaterialRow, { readonly id: string; readonly picture: File }>({
+      query: ({ id, picture }) => ({ url: `/materials/${id}/picture`, method: 'PUT', body: picture }),
+      invalidatesTags: ['Materials', 'History'],
+    }),
+    importStash: build.mutation<{ readonly added: number }, File>({
+      query: table => ({ url: '/stash.csv', method: 'POST', body: table }),
+      invalidatesTags: ['Materials', 'Stash', 'History'],
+    }),
+    history: build.query<readonly StashEventRow[], string>({
+      query: id => `/materials/${id}/history`,
+      transformResponse: itemsOf<StashEventRow>,
+      providesTags: ['History'],
+    }),
+    stashPieces: build.query<readonly StashPieceRow[], void>({
+      query: () => '/stash/pieces',
+      transformResponse: itemsOf<StashPieceRow>,
+      providesTags: ['Stash'],
+    }),
+    addStashPiece: build.mutation<
+      StashPieceRow,
+      { readonly materialId: string; readonly body: StashPieceBody }
+    >({
+      query: ({ materialId, body }) => ({ url: `/materials/${materialId}/pieces`, method: 'POST', body }),
+      invalidatesTags: ['Stash', 'History'],
+    }),
+    removeStashPiece: build.mutation<StashPieceRow, Deleted>({
+      query: ({ id, version }) => ({
+        url: `/stash/pieces/${id}`,
+        method: 'DELETE',
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: ['Stash', 'History'],
+    }),
+    reservePieces: build.mutation<unknown, TakeBody>({
+      query: body => ({ url: '/stash/reserve', method: 'POST', body }),
+      invalidatesTags: ['Stash', 'History'],
+    }),
+    releasePieces: build.mutation<unknown, TakeBody>({
+      query: body => ({ url: '/stash/release', method: 'POST', body }),
+      invalidatesTags: ['Stash', 'History'],
+    }),
+    cutPieces: build.mutation<unknown, CutBody>({
+      query: body => ({ url: '/stash/cut', method: 'POST', body }),
+      invalidatesTags: ['Stash', 'History'],
+    }),
+    cuttings: build.query<readonly CuttingRow[], void>({
+      query: () => '/cuttings?limit=100',
+      transformResponse: itemsOf<CuttingRow>,
+      providesTags: ['Cuttings'],
+    }),
+    createCutting: build.mutation<CuttingRow, CuttingBody>({
+      query: plan => ({ url: '/cuttings', method: 'POST', body: { plan } }),
+      invalidatesTags: ['Cuttings'],
+    }),
+    saveCutting: build.mutation<CuttingRow, Versioned<CuttingBody>>({
+      query: ({ id, version, body }) => ({
+        url: `/cuttings/${id}`,
+        method: 'PUT',
+        body: { plan: body },
+        headers: ifMatch(version),
+      }),
+      invalidatesTags: ['Cuttings'],
+    }),
+    shopOffers: build.query<{ readonly shop: string; readonly items: readonly ShopOffer[] }, Role>({
+      query: role => `/shop/offers?role=${role}`,
+    }),
     settings: build.query<SettingsRow, void>({ query: () => '/settings', providesTags: ['Settings'] }),
     saveSettings: build.mutation<SettingsRow, { version: number; body: SettingsBody }>({
       query: ({ version, body }) => ({ url: '/settings', method: 'PUT', body, headers: ifMatch(version) }),
@@ -116,6 +215,23 @@ export const {
   useDeleteThingMutation,
   useRestoreThingMutation,
   useMaterialsQuery,
+  useCreateMaterialMutation,
+  useSaveMaterialMutation,
+  useDeleteMaterialMutation,
+  useRestoreMaterialMutation,
+  usePutPictureMutation,
+  useImportStashMutation,
+  useHistoryQuery,
+  useStashPiecesQuery,
+  useAddStashPieceMutation,
+  useRemoveStashPieceMutation,
+  useReservePiecesMutation,
+  useReleasePiecesMutation,
+  useCutPiecesMutation,
+  useCuttingsQuery,
+  useCreateCuttingMutation,
+  useSaveCuttingMutation,
+  useLazyShopOffersQuery,
   useSettingsQuery,
   useSaveSettingsMutation,
 } = api

@@ -1,8 +1,9 @@
 import { coverFile } from '../testing/files.js'
 import { expect } from 'chai'
-import { createChanceClient, type WorkerPort } from './chance-client.js'
+import { createChanceClient } from './chance-client.js'
 import { answerChance } from './chance-handler.js'
 import type { ChanceReply, ChanceRequest } from './chance-protocol.js'
+import type { WorkerPort } from './worker-client.js'
 import { createLatestRunner } from './run-latest.js'
 
 const request = (changes: Partial<ChanceRequest> = {}): ChanceRequest => ({
@@ -71,7 +72,7 @@ describe('running the latest request', () => {
 describe('asking for a chance', () => {
   it('drops replies that come late', () => {
     const sent: (ChanceRequest | 'cancel')[] = []
-    const port: WorkerPort = {
+    const port: WorkerPort<ChanceRequest, ChanceReply> = {
       postMessage: message => sent.push(message),
       terminate: () => undefined,
       onmessage: null,

@@ -135,15 +135,22 @@ export function* shorten(
     if (yield* inTurns(joiner.search(wide, perfect.width, perfect.height, tried))) yield take(lower)
   }
 
+  /** Where `lower` would be without any loss, it is mostly found there, if at all, by these. */
+  function* tryPerfect(round: number, wide: number, taste: Taste): Generator<SearchTurn, void> {
+    const plain = { ...taste, pilot: 1 }
+    if (rotary || round % 2 === 1) yield* join(8 * wide)
+    if (rotary) {
+      yield* attempt(60 * wide, lower, plain)
+      yield* attempt(40 * wide, onTheGrid(0.2), plain)
+    } else if (round % 2 === 0) yield* attempt(10 * wide, lower, plain)
+    else if (round % 4 === 1) yield* attempt(wide, lower, taste)
+  }
+
   yield* reorder(firstFills)
   for (let wide = 2, round = 0; best > lower && !search.exhausted; round += 1) {
     const taste = tasteOf(round, rotary, random)
-    if (rotary || round % 2 === 1) yield* join(8 * wide)
-    if (rotary) {
-      yield* attempt(60 * wide, lower, { ...taste, pilot: 1 })
-      yield* attempt(40 * wide, onTheGrid(0.2), { ...taste, pilot: 1 })
-    } else if (round % 2 === 0) yield* attempt(10 * wide, lower, { ...taste, pilot: 1 })
-    else if (round % 4 === 1) yield* attempt(wide, lower, taste)
+    if (perfect) yield* tryPerfect(round, wide, taste)
+    else if (round % 8 === 7) yield* attempt(4 * wide, lower, { ...taste, pilot: 1 })
     const before = best
     if (round % 2 === 0) yield* attempt(wide, onTheGrid(0.6), taste)
     if (best === before) yield* attempt(wide, shorter(), taste)

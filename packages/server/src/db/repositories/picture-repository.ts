@@ -17,7 +17,7 @@ export function createPictureRepository({ models, sequelize }: Database): Pictur
       sequelize.transaction(async transaction => {
         const where = { workshopId, id: materialId, deletedAt: null } as WhereOptions
         const [changed] = await Material.update(
-          { picture: sequelize.literal('picture + 1'), version: sequelize.literal('version + 1') } as never,
+          { picture: sequelize.literal('picture + 1'), version: sequelize.literal('version + 1') },
           { where, transaction },
         )
         if (changed === 0) return false

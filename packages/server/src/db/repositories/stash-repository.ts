@@ -79,9 +79,7 @@ export function createStashRepository(
   ) => {
     const at = now()
     const row = { ...body, id: newId(), workshopId, materialId, version: 1, state: 'free', coverId: null }
-    return readRow(
-      (await StashPiece.create({ ...row, createdAt: at, updatedAt: at } as never, { transaction })).get(),
-    )
+    return readRow((await StashPiece.create({ ...row, createdAt: at, updatedAt: at }, { transaction })).get())
   }
 
   /** Looks a piece up and holds it until the transaction ends, so that no other change comes between. */

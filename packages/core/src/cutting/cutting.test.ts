@@ -1,0 +1,238 @@
+import { expect } from 'chai'
+import fc from 'fast-check'
+import { readCover } from '../file/read-cover.js'
+import { inches, mm, toInches, toMm, zero, type Length } from '../length/length.js'
+import { nest } from '../nest/nest.js'
+import { plan } from '../plan.js'
+import { groupPieces, type CoverToCut } from './group.js'
+import { needNotions, weighNotions, kindOfNotion } from './notions.js'
+import type { ShopOffer } from './offer.js'
+import { boughtCloth, layoutRequestOf } from './request-of.js'
+import { lengthToBuy, weighPurchases } from './shopping.js'
+import { afterWash, beforeWash } from './shrink.js'
+
+function coverToCut(id: string, changes: object = {}): CoverToCut {
+  const read = readCover({
+    format: 'snowdrift/cover',
+    version: 1,
+    object: {
+      kind: 'notebook',
+      readings: { height: ['8'], width: ['6'], thickness: ['1/2'], boardThickness: ['0.04'] },
+    },
+    family: 'slip-cover',
+    layers: [
+      { role: 'lining', name: 'Fog', thickness: '0.28 mm' },
+      { role: 'padding', name: 'Fleece', thickness: '3 mm' },
+      { role: 'outer', name: 'Larch', thickness: '0.28 mm', shrinkage: 4, print: 'one-way' },
+    ],
+    ...changes,
+  })
+  if (!read.ok) throw new Error(read.issues[0]?.message)
+  return { id, name: id, pieces: plan(read.value).pieces, stack: read.value.stack }
+}
+
+const one = coverToCut('one')
+const options = { cuts: 'scissors' as const, unit: 'in' as const, sheets: [], pins: {}, budgetMs: 50 }
+const layOut = (request: Parameters<typeof nest>[0]) => {
+  let time = 0
+  return nest(request, () => (time += 1))
+}
+
+describe('the pieces of covers, by what they are cut from', () => {
+  it('stand together by role and material, a copy each', () => {
+    const groups = groupPieces([one])
+    expect(groups.map(({ key, pieces }) => [key, pieces.map(({ label }) => label)])).to.deep.equal([
+      ['outer larch', ['outer', 'flap 1', 'flap 2']],
+      ['lining fog', ['lining']],
+      ['padding fleece', ['padding']],
+    ])
+  })
+
+  it('of several covers come from the same cloth where its name is the same', () => {
+    const groups = groupPieces([one, coverToCut('two')])
+    expect(groups).to.have.length(3)
+    expect(groups[0]?.pieces.map(({ label }) => label)).to.deep.equal([
+      'outer · one',
+      'flap 1 · one',
+      'flap 2 · one',
+      'outer · two',
+      'flap 1 · two',
+      'flap 2 · two',
+    ])
+    const ids = groups.flatMap(({ pieces }) => pieces.map(({ id }) => id))
+    expect(new Set(ids).size).to.equal(ids.length)
+  })
+
+  it('turn as print and grain allow', () => {
+    const turnsWith = (print: string) => {
+      const layers = [{ role: 'outer', thickness: '0.3 mm', print }]
+      return groupPieces([coverToCut('x', { layers })])[0]?.pieces.map(({ turn }) => turn)
+    }
+    expect(turnsWith('one-way')).to.deep.equal(['none', 'none', 'none'])
+    expect(turnsWith('two-way')).to.deep.equal(['half', 'half', 'half'])
+    expect(turnsWith('none')).to.deep.equal(['quarter', 'quarter', 'quarter'])
+    const boards = groupPieces([
+      coverToCut('case', {
+        family: 'board-cover',
+        object: {
+          kind: 'journal',
+          readings: { pageWidth: ['5'], pageHeight: ['8'], contentsThickness: ['1/2'] },
+        },
+        layers: [{ role: 'outer', thickness: '0.3 mm' }],
+      }),
+    ])
+    expect(boards.find(({ role }) => role === 'board')?.pieces.every(({ turn }) => turn === 'half')).to.equal(
+      true,
+    )
+  })
+})
+
+describe('what is asked of the search', () => {
+  const [outer] = groupPieces([one])
+  if (!outer) throw new Error('no outer')
+
+  it('counts cloth as what the wash leaves of it', () => {
+    const sheets = [
+      { id: 'raw', width: inches(20), length: inches(30), washed: false },
+      { id: 'washed', width: inches(20), length: inches(30), washed: true },
+    ]
+    const request = layoutRequestOf(outer, { ...options, sheets, buyWidth: inches(50) })
+    // 4 % of 20 is 0.8, of 30 1.2, of 50 2.
+    const inMm = (length: Length | undefined) => length && Math.round(10 * toMm(length)) / 10
+    // 4 % of 508 mm is 20.3, of 762 30.5, of 1270 50.8.
+    expect(request?.cloths.map(({ id, width, length }) => [id, inMm(width), inMm(length)])).to.deep.equal([
+      ['raw', 487.7, 731.5],
+      ['washed', 508, 762],
+      [boughtCloth, 1219.2, undefined],
+    ])
+    expect(request?.gap).to.equal(inches(1 / 4))
+  })
+
+  it('is nothing where there is no cloth', () => {
+    expect(layoutRequestOf(outer, options)).to.equal(undefined)
+  })
+
+  it('lets go of pins that hold no longer', () => {
+    const [first] = outer.pieces
+    if (!first) throw new Error('no piece')
+    const pinned = (cloth: string, x: Length, turned = false) => {
+      const pins = { [first.id]: { cloth, sheet: 1, x, y: zero, turned } }
+      return layoutRequestOf(outer, { ...options, buyWidth: inches(42), pins })?.pieces[0]?.pin !== undefined
+    }
+    expect(pinned(boughtCloth, zero)).to.equal(true)
+    expect(pinned('gone', zero)).to.equal(false)
+    expect(pinned(boughtCloth, inches(40))).to.equal(false)
+    expect(pinned(boughtCloth, zero, true)).to.equal(false)
+  })
+})
+
+describe('washing before cutting', () => {
+  it('takes length ÷ (1 − shrinkage)', () => {
+    // 96 ÷ 0.96 = 100
+    expect(toMm(beforeWash(mm(96), { shrinkage: 4, washed: false }))).to.equal(100)
+    expect(toMm(afterWash(mm(100), { shrinkage: 4, washed: false }))).to.equal(96)
+    expect(toMm(beforeWash(mm(96), { shrinkage: 4, washed: true }))).to.equal(96)
+  })
+
+  it('leaves at least what was needed', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 1e7 }), fc.integer({ min: 0, max: 30 }), (ticks, shrinkage) => {
+        const washing = { shrinkage, washed: false }
+        expect(afterWash(beforeWash(ticks as Length, washing), washing)).to.be.at.least(ticks - 1)
+      }),
+    )
+  })
+})
+
+describe('what to buy', () => {
+  const [outer] = groupPieces([one])
+  if (!outer) throw new Error('no outer')
+  const request = layoutRequestOf(outer, { ...options, buyWidth: inches(42) })
+  if (!request) throw new Error('no request')
+  const offer: ShopOffer = {
+    id: 'a',
+    role: 'outer',
+    name: 'A',
+    widthMm: 1100,
+    pricePerMetre: 10,
+    cuts: [{ name: 'fat quarter', widthMm: 457.2, lengthMm: 533.4, price: 4 }],
+    stockMm: 5000,
+  }
+
+  it('is the next of the shop’s steps above what is needed before washing', () => {
+    // 9 in ÷ 0.96 = 9.375: three eighths of a yard, 13.5 in; in metres 95.25 mm ÷ … 9 in = 228.6 ÷ 0.96 = 238.1: 30 cm.
+    expect(toInches(lengthToBuy(inches(9), outer, 'in'))).to.equal(13.5)
+    expect(toMm(lengthToBuy(inches(9), outer, 'cm'))).to.equal(300)
+  })
+
+  it('is a length off the bolt or standard cuts, the cheaper first', () => {
+    const ways = weighPurchases(outer, request, [offer], 'in', layOut)
+    expect(ways.map(({ kind }) => kind).toSorted()).to.deep.equal(['cuts', 'length'])
+    const bolt = ways.find(({ kind }) => kind === 'length')
+    if (bolt?.kind !== 'length') throw new Error('no bolt')
+    // The price is for a metre.
+    expect(bolt.cost).to.be.closeTo((10 * toMm(bolt.length)) / 1000, 1e-9)
+    expect(ways[0]?.cost).to.be.at.most(ways[1]?.cost ?? 0)
+  })
+
+  it('puts what is sold out last, whatever it costs', () => {
+    const cheap = { ...offer, id: 'b', pricePerMetre: 1, stockMm: 0, cuts: [] }
+    const ways = weighPurchases(outer, request, [cheap, offer], 'in', layOut)
+    expect(ways.at(-1)?.offer.id).to.equal('b')
+    expect(ways.at(-1)?.inStock).to.equal(false)
+  })
+
+  it('offers nothing that the pieces do not go on', () => {
+    const narrow = {
+      ...offer,
+      widthMm: 100,
+      cuts: [{ name: 'scrap', widthMm: 100, lengthMm: 100, price: 1 }],
+    }
+    expect(weighPurchases(outer, request, [narrow], 'in', layOut)).to.deep.equal([])
+  })
+})
+
+describe('notions', () => {
+  const need = (kind: 'cord' | 'zip' | 'button', lengths: readonly number[], count = lengths.length) => ({
+    kind,
+    count,
+    lengths: lengths.map(length => inches(length)),
+  })
+  const stock = (...lengths: readonly number[]) =>
+    lengths.map(length => ({ count: 1, length: inches(length) }))
+
+  it('are known by kind, whatever their cover calls them', () => {
+    expect(
+      ['pocket-zip-zip', 'zip-ribbon', 'piping-cord', 'bookmark', 'glue', 'hook-and-loop'].map(kindOfNotion),
+    ).to.deep.equal(['zip', 'ribbon', 'cord', 'ribbon', undefined, 'hook-and-loop'])
+    const side = { reasons: [], exact: inches(10), cut: inches(10) }
+    const needs = needNotions([
+      { id: 'cord', count: 2, length: side, measureFirst: false },
+      { id: 'cord-2', count: 1, length: side, measureFirst: false },
+      { id: 'glue', count: 1, measureFirst: false, grams: 4 },
+    ])
+    expect(needs.map(({ kind, count, lengths }) => [kind, count, lengths.length])).to.deep.equal([
+      ['cord', 3, 3],
+    ])
+  })
+
+  it('come off one piece each: 20 and 10 off 30, not 20 and 20', () => {
+    expect(weighNotions(need('cord', [20, 10]), stock(30)).enough).to.equal(true)
+    const short = weighNotions(need('cord', [20, 20]), stock(30, 15))
+    expect([short.enough, short.missingCount, toInches(short.missingLength)]).to.deep.equal([false, 1, 20])
+  })
+
+  it('take the shortest that will do: 10 off 12 leaves the 30 for the 25', () => {
+    expect(weighNotions(need('cord', [10, 25]), stock(30, 12)).enough).to.equal(true)
+  })
+
+  it('take a whole zip each', () => {
+    expect(weighNotions(need('zip', [10, 10]), stock(30)).missingCount).to.equal(1)
+    expect(weighNotions(need('zip', [10, 10]), stock(30, 10)).enough).to.equal(true)
+  })
+
+  it('are counted where they have no length', () => {
+    expect(weighNotions(need('button', [], 3), [{ count: 2 }]).missingCount).to.equal(1)
+    expect(weighNotions(need('button', [], 3), [{ count: 2 }, { count: 1 }]).enough).to.equal(true)
+  })
+})

@@ -1,0 +1,78 @@
+import { turnOf } from './turns.js'
+import { absentLayer } from './absent-layer.js'
+import type { Length } from '../length/length.js'
+import type { Layer } from '../material/layer.js'
+import type { Role } from '../material/role.js'
+import type { Turn } from '../nest/request.js'
+import type { Piece } from '../piece/piece.js'
+
+/** A cover whose pieces are to be cut. */
+export interface CoverToCut {
+  readonly id: string
+  readonly name: string
+  readonly pieces: readonly Piece[]
+  readonly stack: readonly Layer[]
+}
+
+/** All pieces that come from one material, of one cover or of several. */
+export interface CuttingGroup {
+  /** Alike for the same role and material, whatever the order of the covers. */
+  readonly key: string
+  readonly role: Role
+  /** The material as the layers name it; empty where none is named. */
+  readonly material: string
+  readonly shrinkage: number
+  readonly washed: boolean
+  readonly print: Layer['print']
+  readonly pieces: readonly GroupPiece[]
+}
+
+/** One copy of a piece to be cut. */
+export interface GroupPiece {
+  /** Names cover, piece and copy: alike as long as those are. */
+  readonly id: string
+  readonly label: string
+  readonly coverId: string
+  readonly piece: string
+  readonly width: Length
+  readonly height: Length
+  readonly turn: Turn
+}
+
+/** Sorts the pieces of covers by what they are cut from, in the order in which the covers name it. */
+export function groupPieces(covers: readonly CoverToCut[]): readonly CuttingGroup[] {
+  const groups = new Map<string, CuttingGroup>()
+  for (const cover of covers)
+    for (const piece of cover.pieces) {
+      const layer = cover.stack.find(({ role }) => role === piece.role) ?? absentLayer(piece.role)
+      const key = `${piece.role} ${layer.name.trim().toLowerCase()}`.trim()
+      const before = groups.get(key)
+      groups.set(key, {
+        key,
+        role: piece.role,
+        material: layer.name,
+        shrinkage: layer.shrinkage,
+        washed: layer.washed,
+        print: layer.print,
+        pieces: [...(before?.pieces ?? []), ...copiesOf(cover, piece, layer, covers.length > 1)],
+      })
+    }
+  return [...groups.values()]
+}
+
+function copiesOf(cover: CoverToCut, piece: Piece, layer: Layer, several: boolean): readonly GroupPiece[] {
+  const { id, count, blank } = piece
+  const name = id.replaceAll('-', ' ')
+  return Array.from({ length: count }, (_, index) => ({
+    id: `${cover.id} ${id} ${index + 1}`,
+    label: [name, count > 1 ? String(index + 1) : '', several ? `· ${cover.name}` : '']
+      .filter(Boolean)
+      .join(' '),
+    coverId: cover.id,
+    piece: id,
+    // What is cut on the bias is laid as the square that it comes from.
+    width: blank?.cut ?? piece.width.cut,
+    height: blank?.cut ?? piece.height.cut,
+    turn: turnOf(piece, layer),
+  }))
+}

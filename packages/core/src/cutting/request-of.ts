@@ -1,0 +1,65 @@
+import { zero, type Length } from '../length/length.js'
+import { customary, type Unit } from '../length/unit.js'
+import type { Cloth, LayoutRequest, Pin } from '../nest/request.js'
+import type { Cuts } from '../nest/strip/search.js'
+import type { CuttingGroup } from './group.js'
+import { afterWash } from './shrink.js'
+
+/** A piece of cloth that there is, as it lies in the stash. */
+export interface SheetToUse {
+  readonly id: string
+  readonly width: Length
+  readonly length: Length
+  readonly washed: boolean
+}
+
+export interface CuttingOptions {
+  readonly cuts: Cuts
+  readonly unit: Unit
+  readonly sheets: readonly SheetToUse[]
+  /** The width of cloth to buy; none buys nothing. */
+  readonly buyWidth?: Length
+  readonly pins: Readonly<Record<string, Pin>>
+  readonly budgetMs: number
+}
+
+/** The id of cloth that is still to be bought. */
+export const boughtCloth = 'to buy'
+
+/**
+ * What is asked of the search for one material. Cloth that will be washed counts as what the wash leaves of it. Pins on
+ * cloth that is not there any more, or over an edge by now, are let go. Undefined where there is no cloth at all.
+ */
+export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): LayoutRequest | undefined {
+  const { cuts, unit, sheets, buyWidth, pins, budgetMs } = options
+  const { shrinkage } = group
+  const cloths: readonly Cloth[] = [
+    ...sheets.map(({ id, width, length, washed }) => ({
+      id,
+      width: afterWash(width, { shrinkage, washed }),
+      length: afterWash(length, { shrinkage, washed }),
+      count: 1,
+    })),
+    ...(buyWidth ? [{ id: boughtCloth, width: afterWash(buyWidth, group), count: 1 }] : []),
+  ]
+  if (cloths.length === 0) return undefined
+  return {
+    cuts,
+    gap: cuts === 'rotary' ? zero : customary(1 / 4, unit),
+    budgetMs,
+    seed: 1,
+    cloths,
+    pieces: group.pieces.map(({ id, width, height, turn }) => {
+      const pin = pins[id]
+      const cloth = pin && cloths.find(candidate => candidate.id === pin.cloth)
+      const [wide, high] = pin?.turned ? [height, width] : [width, height]
+      const holds =
+        cloth !== undefined &&
+        pin !== undefined &&
+        (!pin.turned || turn === 'quarter') &&
+        pin.x + wide <= cloth.width &&
+        pin.y + high <= (cloth.length ?? Infinity)
+      return { id, width, height, turn, count: 1, ...(holds && { pin }) }
+    }),
+  }
+}

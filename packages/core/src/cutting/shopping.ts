@@ -1,0 +1,104 @@
+import { inches, mm, toMm, type Length } from '../length/length.js'
+import type { Unit } from '../length/unit.js'
+import type { LayoutRequest } from '../nest/request.js'
+import type { Layout } from '../nest/layout.js'
+import { afterWash, beforeWash } from './shrink.js'
+import type { CuttingGroup } from './group.js'
+import type { ShopOffer } from './offer.js'
+
+/** Shops cut by eighths of a yard, or by ten centimetres. */
+export function shopStep(unit: Unit): Length {
+  return unit === 'in' ? inches(4.5) : mm(100)
+}
+
+/** What to ask for so that so much is there after washing: the next of the shop’s steps. */
+export function lengthToBuy(needed: Length, group: CuttingGroup, unit: Unit): Length {
+  const step = shopStep(unit)
+  return (Math.ceil(beforeWash(needed, group) / step) * step) as Length
+}
+
+/** One way to buy what a group needs. */
+export type Purchase =
+  | {
+      readonly kind: 'length'
+      readonly offer: ShopOffer
+      readonly length: Length
+      readonly cost: number
+      readonly inStock: boolean
+    }
+  | {
+      readonly kind: 'cuts'
+      readonly offer: ShopOffer
+      readonly name: string
+      readonly count: number
+      readonly cost: number
+      readonly inStock: boolean
+    }
+
+/** A layout of what is left to buy for, on the cloth of an offer. */
+export type LayOut = (request: LayoutRequest) => Layout
+
+/** More cuts of one size than that are dearer than a length. */
+const mostCuts = 8
+
+/**
+ * Every way to buy what a group needs from an offer: a length off the bolt, laid out on that bolt’s width, and as many of
+ * each standard cut as it takes. `request` is what there is no cloth for; its cloths are replaced. The cheapest in stock
+ * comes first.
+ */
+export function weighPurchases(
+  group: CuttingGroup,
+  request: LayoutRequest,
+  offers: readonly ShopOffer[],
+  unit: Unit,
+  layOut: LayOut,
+): readonly Purchase[] {
+  const ways = offers.flatMap(offer => [
+    ...offTheBolt(group, request, offer, unit, layOut),
+    ...offer.cuts.flatMap(cut => inCuts(group, request, offer, cut, layOut)),
+  ])
+  return ways.toSorted((one, other) => Number(other.inStock) - Number(one.inStock) || one.cost - other.cost)
+}
+
+function offTheBolt(
+  group: CuttingGroup,
+  request: LayoutRequest,
+  offer: ShopOffer,
+  unit: Unit,
+  layOut: LayOut,
+): readonly Purchase[] {
+  const { pricePerMetre, widthMm, stockMm } = offer
+  if (pricePerMetre === undefined) return []
+  const { used, unplaced } = layOut(
+    onCloth(request, { id: offer.id, width: afterWash(mm(widthMm), group), count: 1 }),
+  )
+  const [strip] = used
+  if (!strip || unplaced.length > 0) return []
+  const length = lengthToBuy(strip.length, group, unit)
+  const cost = (pricePerMetre * toMm(length)) / 1000
+  return [{ kind: 'length', offer, length, cost, inStock: stockMm >= toMm(length) }]
+}
+
+function inCuts(
+  group: CuttingGroup,
+  request: LayoutRequest,
+  offer: ShopOffer,
+  cut: ShopOffer['cuts'][number],
+  layOut: LayOut,
+): readonly Purchase[] {
+  const width = afterWash(mm(cut.widthMm), group)
+  const length = afterWash(mm(cut.lengthMm), group)
+  const { used, unplaced } = layOut(onCloth(request, { id: cut.name, width, length, count: mostCuts }))
+  if (unplaced.length > 0 || used.length === 0) return []
+  const count = used.length
+  const inStock = offer.stockMm >= count * cut.lengthMm
+  return [{ kind: 'cuts', offer, name: cut.name, count, cost: count * cut.price, inStock }]
+}
+
+function onCloth(request: LayoutRequest, cloth: LayoutRequest['cloths'][number]): LayoutRequest {
+  return {
+    ...request,
+    cloths: [cloth],
+    pieces: request.pieces.map(({ pin: _pin, ...piece }) => piece),
+  }
+}

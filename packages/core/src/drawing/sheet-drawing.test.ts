@@ -1,0 +1,70 @@
+import { expect } from 'chai'
+import { inches, toInches, zero } from '../length/length.js'
+import { drawSheet, type SheetToDraw } from './sheet-drawing.js'
+
+const sheet: SheetToDraw = {
+  name: 'Larch print',
+  role: 'outer',
+  width: inches(42),
+  length: inches(20),
+  placements: [
+    {
+      piece: 'p',
+      copy: 1,
+      cloth: 'c',
+      sheet: 1,
+      x: inches(3),
+      y: inches(5),
+      width: inches(10),
+      height: inches(8),
+      turned: false,
+    },
+  ],
+  labelOf: () => 'outer',
+  print: 'one-way',
+  leftOvers: [{ x: inches(20), y: zero, width: inches(22), height: inches(20) }],
+}
+const paths = (drawn: SheetToDraw) => drawSheet(drawn).marks.filter(mark => mark.kind === 'path')
+const lines = (drawn: SheetToDraw) => drawSheet(drawn).marks.filter(mark => mark.kind === 'line')
+
+describe('the picture of a sheet', () => {
+  it('has the length of the cloth to the right and its width downwards, to scale', () => {
+    const piece = paths(sheet).find(mark => mark.piece === 'p')
+    // 5 in along from the beginning, 3 in from the selvedge, 8 long, 10 wide.
+    expect(piece?.start.map(toInches)).to.deep.equal([5, 3])
+    expect(piece?.steps[1]?.to.map(toInches)).to.deep.equal([13, 13])
+  })
+
+  it('has selvedges where there are some', () => {
+    const hems = (role: SheetToDraw['role']) =>
+      lines({ ...sheet, role }).filter(({ style }) => style === 'hem').length
+    expect([hems('outer'), hems('board')]).to.deep.equal([2, 0])
+  })
+
+  it('shows which way the print goes and the top of every piece', () => {
+    const arrows = (print: SheetToDraw['print']) => lines({ ...sheet, print }).map(({ arrow }) => arrow)
+    expect(arrows('one-way').filter(arrow => arrow === 'end')).to.have.length(2)
+    expect(arrows('two-way').filter(arrow => arrow === 'both')).to.have.length(1)
+    const texts = drawSheet(sheet).marks.flatMap(mark => (mark.kind === 'text' ? [mark.text] : []))
+    expect(texts).to.deep.equal(['grain, print up this way', 'outer'])
+  })
+
+  it('lights the next cut across the part in hand', () => {
+    const part = { x: zero, y: inches(2), width: inches(42), height: inches(18) }
+    const across = lines({ ...sheet, cut: { part, direction: 'across', at: inches(8) } }).find(
+      ({ style }) => style === 'tape',
+    )
+    // 2 + 8 along, from selvedge to selvedge.
+    expect([across?.from, across?.to].map(point => point?.map(toInches))).to.deep.equal([
+      [10, 0],
+      [10, 42],
+    ])
+    const along = lines({ ...sheet, cut: { part, direction: 'along', at: inches(8) } }).find(
+      ({ style }) => style === 'tape',
+    )
+    expect([along?.from, along?.to].map(point => point?.map(toInches))).to.deep.equal([
+      [2, 8],
+      [20, 8],
+    ])
+  })
+})
