@@ -6,6 +6,7 @@ import { migrate } from './db/migrate.js'
 import { createRepositories, type Repositories } from './db/repositories/repositories.js'
 import { ensureWorkshop } from './db/repositories/workshops.js'
 import { setTimeout } from 'node:timers/promises'
+import type { FabricShop } from './devices/shop/shop.js'
 import { createSimulatedShop } from './devices/shop/simulated-shop.js'
 import { loadDemo } from './demo/load-demo.js'
 
@@ -15,6 +16,8 @@ export interface ServeOptions {
   readonly log: Log
   readonly demo?: boolean
   readonly webFolder?: string
+  /** Where cloth is bought; the simulated shop unless said. */
+  readonly shop?: FabricShop
 }
 
 export interface Server {
@@ -32,6 +35,7 @@ export async function serve({
   log,
   demo = false,
   webFolder,
+  shop,
 }: ServeOptions): Promise<Server> {
   const database = await connect(databaseUrl)
   await migrate(database.sequelize)
@@ -42,7 +46,7 @@ export async function serve({
   const app = createApp({
     repositories,
     workshopOf: () => workshop,
-    shop: createSimulatedShop({ now, wait: async ms => setTimeout(ms), chance: Math.random }),
+    shop: shop ?? createSimulatedShop({ now, wait: async ms => setTimeout(ms), chance: Math.random }),
     ping: () => database.sequelize.authenticate(),
     log,
     now,

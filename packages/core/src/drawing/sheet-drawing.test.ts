@@ -28,10 +28,10 @@ const paths = (drawn: SheetToDraw) => drawSheet(drawn).marks.filter(mark => mark
 const lines = (drawn: SheetToDraw) => drawSheet(drawn).marks.filter(mark => mark.kind === 'line')
 
 describe('the picture of a sheet', () => {
-  it('has the length of the cloth to the right and its width downwards, to scale', () => {
+  it('has the width of the cloth to the right and its length downwards, to scale', () => {
     const piece = paths(sheet).find(mark => mark.piece === 'p')
-    // 5 in along from the beginning, 3 in from the selvedge, 8 long, 10 wide.
-    expect(piece?.start.map(toInches)).to.deep.equal([5, 3])
+    // 3 in from the selvedge, 5 in along from the beginning, 10 wide, 8 long.
+    expect(piece?.start.map(toInches)).to.deep.equal([3, 5])
     expect(piece?.steps[1]?.to.map(toInches)).to.deep.equal([13, 13])
   })
 
@@ -46,7 +46,7 @@ describe('the picture of a sheet', () => {
     expect(arrows('one-way').filter(arrow => arrow === 'end')).to.have.length(2)
     expect(arrows('two-way').filter(arrow => arrow === 'both')).to.have.length(1)
     const texts = drawSheet(sheet).marks.flatMap(mark => (mark.kind === 'text' ? [mark.text] : []))
-    expect(texts).to.deep.equal(['grain, print up this way', 'outer'])
+    expect(texts).to.deep.equal(['grain, print up', 'outer'])
   })
 
   it('lights the next cut across the part in hand', () => {
@@ -56,15 +56,15 @@ describe('the picture of a sheet', () => {
     )
     // 2 + 8 along, from selvedge to selvedge.
     expect([across?.from, across?.to].map(point => point?.map(toInches))).to.deep.equal([
-      [10, 0],
-      [10, 42],
+      [0, 10],
+      [42, 10],
     ])
     const along = lines({ ...sheet, cut: { part, direction: 'along', at: inches(8) } }).find(
       ({ style }) => style === 'tape',
     )
     expect([along?.from, along?.to].map(point => point?.map(toInches))).to.deep.equal([
-      [2, 8],
-      [20, 8],
+      [8, 2],
+      [8, 20],
     ])
   })
 })

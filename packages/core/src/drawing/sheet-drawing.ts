@@ -1,11 +1,11 @@
-import { add, longest, scale, zero, type Length } from '../length/length.js'
+import { add, longest, scale, shortest, zero, type Length } from '../length/length.js'
 import type { Role } from '../material/role.js'
 import type { Placement } from '../nest/layout.js'
 import type { Part } from '../nest/cut-order.js'
-import { line, rectangle, text, type Drawing, type Mark } from './drawing.js'
+import { line, rectangle, text, type Drawing, type Mark, type Point } from './drawing.js'
 import { fillOf } from './ply-fill.js'
 
-/** A sheet of cloth as it lies on the table: the beginning at the left, the width upright. */
+/** A sheet of cloth as it lies on the table: its beginning above, the selvedges left and right. */
 export interface SheetToDraw {
   readonly name: string
   readonly role: Role
@@ -24,56 +24,65 @@ export function drawSheet(sheet: SheetToDraw): Drawing {
   const { name, role, width, length, placements, leftOvers } = sheet
   const margin = scale(longest(width, length), 1 / 30)
   return {
-    title: `${name}, ${placements.length} pieces on it`,
-    from: [scale(margin, -1), scale(margin, -1.6)],
-    width: add(length, scale(margin, 2)),
-    height: add(width, scale(margin, 2.8)),
+    title: `${name}, ${placements.length} ${placements.length === 1 ? 'piece' : 'pieces'} on it`,
+    from: [scale(margin, -1.6), scale(margin, -0.4)],
+    width: add(width, scale(margin, 2)),
+    height: add(length, scale(margin, 0.8)),
     marks: [
-      rectangle([zero, zero], length, width, { style: 'edge', fill: 'inside' }),
-      ...selvedges(sheet, scale(margin, 0.25)),
+      rectangle([zero, zero], width, length, { style: 'edge', fill: 'inside' }),
+      ...selvedges(sheet, scale(margin, 0.2)),
       ...grain(sheet, margin),
       ...leftOvers.map(({ x, y, width: wide, height }) =>
-        rectangle([y, x], height, wide, { style: 'hidden', fill: 'none' }),
+        rectangle([x, y], wide, height, { style: 'hidden' }),
       ),
-      ...placements.flatMap(placed => drawPlaced(placed, role, sheet.labelOf(placed))),
+      ...placements.flatMap(placed => drawPlaced(placed, role, sheet.labelOf(placed), margin)),
       ...nextCut(sheet),
     ],
   }
 }
 
-/** Two lines beside each long edge: the woven edges, which are cut off. Boards and card have none. */
+/** A line beside each long edge: the woven edges, which are cut off. Boards and card have none. */
 function selvedges({ role, width, length }: SheetToDraw, by: Length): readonly Mark[] {
   if (role === 'board' || role === 'card') return []
-  return [by, (width - by) as Length].map(y => line([zero, y], [length, y], 'hem'))
+  return [by, (width - by) as Length].map(x => line([x, zero], [x, length], 'hem'))
 }
 
 function grain({ print, length }: SheetToDraw, margin: Length): readonly Mark[] {
-  const y = scale(margin, -0.8)
+  const x = scale(margin, -0.5)
   const words =
-    print === 'one-way'
-      ? 'grain, print up this way'
-      : print === 'two-way'
-        ? 'grain, print both ways'
-        : 'grain'
-  const end = scale(length, 0.35)
+    print === 'one-way' ? 'grain, print up' : print === 'two-way' ? 'grain, print both ways' : 'grain'
   return [
-    line([end, y], [zero, y], 'hint', print === 'one-way' ? 'end' : 'both'),
-    text([add(end, scale(margin, 0.4)), y], words, { size: 'small', align: 'start' }),
+    line([x, length], [x, zero], 'hint', print === 'one-way' ? 'end' : 'both'),
+    text([scale(margin, -1.2), scale(length, 1 / 2)], words, { size: 'small', turned: true }),
   ]
 }
 
-/** A piece lies with its top towards the beginning of the cloth, or, turned, towards the upper selvedge. */
-function drawPlaced(placed: Placement, role: Role, label: string): readonly Mark[] {
+/** So much taller than wide, a piece has its label along it. */
+const slim = 1.8
+
+/** A piece lies with its top towards the beginning of the cloth, or, turned, towards the left selvedge. */
+function drawPlaced(placed: Placement, role: Role, label: string, margin: Length): readonly Mark[] {
   const { x, y, width, height, turned, piece } = placed
-  const [middleX, middleY] = [add(y, scale(height, 1 / 2)), add(x, scale(width, 1 / 2))]
-  const reach = scale(turned ? width : height, 0.38)
-  const arrow = turned
-    ? line([middleX, add(middleY, reach)], [middleX, (middleY - reach) as Length], 'hint', 'end')
-    : line([add(middleX, reach), middleY], [(middleX - reach) as Length, middleY], 'hint', 'end')
+  const isSlim = height > width * slim
+  const middle: Point = [add(x, scale(width, isSlim ? 0.65 : 0.5)), add(y, scale(height, 1 / 2))]
+  const aside = shortest(margin, scale(turned ? height : width, 0.2))
+  const foot = turned
+    ? line(
+        [add(x, scale(width, 0.8)), add(y, aside)],
+        [add(x, scale(width, 0.2)), add(y, aside)],
+        'hint',
+        'end',
+      )
+    : line(
+        [add(x, aside), add(y, scale(height, 0.8))],
+        [add(x, aside), add(y, scale(height, 0.2))],
+        'hint',
+        'end',
+      )
   return [
-    rectangle([y, x], height, width, { style: 'cut', fill: fillOf(role), piece }),
-    arrow,
-    text([middleX, middleY], label, { size: 'small' }),
+    rectangle([x, y], width, height, { style: 'cut', fill: fillOf(role), piece }),
+    foot,
+    text(middle, label, { size: 'small', turned: isSlim }),
   ]
 }
 
@@ -82,7 +91,7 @@ function nextCut({ cut }: SheetToDraw): readonly Mark[] {
   const { part, direction, at } = cut
   const mark =
     direction === 'across'
-      ? line([add(part.y, at), part.x], [add(part.y, at), add(part.x, part.width)], 'tape')
-      : line([part.y, add(part.x, at)], [add(part.y, part.height), add(part.x, at)], 'tape')
-  return [rectangle([part.y, part.x], part.height, part.width, { style: 'fold' }), mark]
+      ? line([part.x, add(part.y, at)], [add(part.x, part.width), add(part.y, at)], 'tape')
+      : line([add(part.x, at), part.y], [add(part.x, at), add(part.y, part.height)], 'tape')
+  return [rectangle([part.x, part.y], part.width, part.height, { style: 'fold' }), mark]
 }

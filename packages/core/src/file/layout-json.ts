@@ -10,7 +10,7 @@ import { smallestLeftOver } from '../nest/usable.js'
 /** A layout as JSON carries it: millimetres to four decimals. `cutOrder` only where it is cut from edge to edge. */
 export function layoutToJson(layout: Layout, { cuts, cloths }: LayoutRequest, unit: Unit) {
   const lengthOf = (id: string) => cloths.find(cloth => cloth.id === id)?.length
-  const order = cuts === 'rotary' ? orderCuts(layout) : undefined
+  const order = cuts === 'rotary' ? orderCuts(layout, lengthOf) : undefined
   return {
     placements: layout.placements.map(({ piece, copy, cloth, sheet, x, y, width, height, turned }) => ({
       piece,

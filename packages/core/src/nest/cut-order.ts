@@ -23,17 +23,43 @@ export interface Part {
 }
 
 /**
- * The cuts that part a layout, each from edge to edge of what is in hand, the larger part first. Undefined where no such
- * cuts part it, as in most layouts for scissors.
+ * The cuts that part a layout, each from edge to edge of what is in hand, the larger part first; what is not needed of a
+ * sheet comes off before. Undefined where no such cuts part it, as in most layouts for scissors. `lengthOf` says how long
+ * the sheets are; of a cloth without a length just what is used is in hand.
  */
-export function orderCuts(layout: Layout): readonly CutStep[] | undefined {
+export function orderCuts(
+  layout: Layout,
+  lengthOf: (cloth: string) => Length | undefined,
+): readonly CutStep[] | undefined {
   const steps: CutStep[] = []
   for (const sheet of layout.used) {
     const here = layout.placements.filter(on => on.cloth === sheet.cloth && on.sheet === sheet.sheet)
     const whole = { x: 0, y: 0, width: sheet.width, height: sheet.length } as Part
+    steps.push(...cutOff(sheet, here, lengthOf(sheet.cloth)))
     if (!cutPart(whole, here, sheet, steps)) return undefined
   }
   return steps
+}
+
+/** First what is not needed comes off the end, so that it stays in one. */
+function cutOff(
+  { cloth, sheet, width, length }: UsedSheet,
+  here: readonly Placement[],
+  whole: Length | undefined,
+): readonly CutStep[] {
+  if (whole === undefined || whole <= length) return []
+  const part = { x: 0, y: 0, width, height: whole } as Part
+  const frees = here.filter(piece => piece.width === width && piece.height === length)
+  return [
+    {
+      cloth,
+      sheet,
+      part,
+      direction: 'across',
+      at: length,
+      frees: frees.map(({ piece, copy }) => ({ piece, copy })),
+    },
+  ]
 }
 
 function cutPart(part: Part, placed: readonly Placement[], sheet: UsedSheet, steps: CutStep[]): boolean {

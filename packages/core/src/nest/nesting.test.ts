@@ -19,6 +19,8 @@ function lay(changes: Partial<LayoutRequest>): Layout {
   return nest(request(changes), createClock())
 }
 
+const noLength = () => undefined
+
 const lengthOn = (layout: Layout, id: string) => {
   const sheet = layout.used.find(entry => entry.cloth === id)
   return sheet && toInches(sheet.length)
@@ -71,10 +73,10 @@ describe('laying pieces on cloth', () => {
     const layout = lay({ cloths: [cloth('square', 4)], pieces })
     expect(lengthOn(layout, 'square')).to.equal(4)
     expect(layout.best).to.equal(true)
-    expect(orderCuts(layout)).to.equal(undefined)
+    expect(orderCuts(layout, noLength)).to.equal(undefined)
     const rotary = lay({ cuts: 'rotary', cloths: [cloth('square', 4)], pieces })
     expect(lengthOn(rotary, 'square')).to.equal(5)
-    expect(orderCuts(rotary)).to.have.length.above(0)
+    expect(orderCuts(rotary, noLength)).to.have.length.above(0)
   })
 
   it('leaves a gap open where that is better', () => {
@@ -221,7 +223,7 @@ describe('the order of cuts', () => {
     fc.assert(
       fc.property(anyRequest, asked => {
         const layout = nest({ ...asked, cuts: 'rotary' }, createClock())
-        const steps = orderCuts(layout)
+        const steps = orderCuts(layout, noLength)
         if (!steps) throw new Error('A layout for the ruler cannot be cut')
         const freed = steps.flatMap(({ frees }) => frees.map(({ piece: id, copy }) => `${id} ${copy}`))
         expect(new Set(freed).size).to.equal(freed.length)
@@ -238,7 +240,7 @@ describe('the order of cuts', () => {
       cloths: [cloth('card', 12, 10)],
       pieces: [piece('large', 8, 10), piece('small', 4, 5, { count: 2 })],
     })
-    const steps = orderCuts(layout) ?? []
+    const steps = orderCuts(layout, noLength) ?? []
     expect(steps.map(({ direction, at }) => [direction, toInches(at)])).to.deep.equal([
       [
         'along',
@@ -249,9 +251,24 @@ describe('the order of cuts', () => {
     expect(steps[0]?.frees).to.deep.equal([{ piece: 'large', copy: 1 }])
   })
 
+  it('takes off first what is not needed, in one', () => {
+    const layout = lay({ cuts: 'rotary', cloths: [cloth('card', 12, 20)], pieces: [piece('a', 12, 5)] })
+    // 5 of the 20 long: one cut across at 5, and the piece is free.
+    expect(orderCuts(layout, () => inches(20))).to.deep.equal([
+      {
+        cloth: 'card',
+        sheet: 1,
+        part: { x: 0, y: 0, width: inches(12), height: inches(20) },
+        direction: 'across',
+        at: inches(5),
+        frees: [{ piece: 'a', copy: 1 }],
+      },
+    ])
+  })
+
   it('needs no cut where a piece is the whole cloth', () => {
     const layout = lay({ cuts: 'rotary', cloths: [cloth('card', 8, 10)], pieces: [piece('a', 8, 10)] })
-    expect(orderCuts(layout)).to.deep.equal([])
+    expect(orderCuts(layout, noLength)).to.deep.equal([])
     expect(layout.used[0]?.length).to.equal(inches(10))
   })
 })

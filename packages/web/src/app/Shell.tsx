@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { Link, Outlet, useNavigate } from 'react-router'
-import { Keyboard, Settings } from 'lucide-react'
+import { Keyboard, Layers2, Settings } from 'lucide-react'
 import { Button, buttonLooks, buttonShape } from '../parts/Button'
 import { ShortcutsDialog } from './ShortcutsDialog'
 import { UndoDelete } from './UndoDelete'
@@ -15,6 +15,7 @@ export function Shell() {
       if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
       if (event.key === '?') setHelpOpen(true)
       if (event.key === 's') void navigate('/')
+      if (event.key === 'c') void navigate('/stash')
       if (event.key === 'n') void navigate('/new')
     }
     addEventListener('keydown', press)
@@ -34,6 +35,10 @@ export function Shell() {
           <span aria-hidden className="stitched h-0.5 w-9 self-center" />
         </Link>
         <span className="flex-1" />
+        <Link to="/stash" className={`${buttonShape} ${buttonLooks.quiet}`}>
+          <Layers2 className="size-5" aria-hidden />
+          <span className="max-sm:sr-only">Stash</span>
+        </Link>
         <Button look="quiet" onClick={() => setHelpOpen(true)} aria-label="Keyboard shortcuts">
           <Keyboard className="size-5" aria-hidden />
         </Button>

@@ -15,6 +15,7 @@ const routes: RouteObject[] = [
     children: [
       { path: '/', element: <ShelfScreen /> },
       { path: '/new', lazy: lazily(screens.loadNewCover) },
+      { path: '/stash', lazy: lazily(screens.loadStash) },
       { path: '/settings', lazy: lazily(screens.loadSettings) },
       { path: '/covers/:id/cutting-list', lazy: lazily(screens.loadCuttingList) },
       { path: '/covers/:id/:station?', lazy: lazily(screens.loadWorkspace) },

@@ -2,7 +2,8 @@ const loadNewCover = () => import('../screens/new-cover/NewCoverScreen')
 const loadWorkspace = () => import('../screens/workspace/WorkspaceScreen')
 const loadSettings = () => import('../screens/settings/SettingsScreen')
 const loadCuttingList = () => import('../screens/cutting-list/CuttingListScreen')
+const loadStash = () => import('../screens/stash/StashScreen')
 
 /** The screens that load on demand. The shelf comes with the page. */
-export const screens = { loadNewCover, loadWorkspace, loadSettings, loadCuttingList }
+export const screens = { loadNewCover, loadWorkspace, loadSettings, loadCuttingList, loadStash }
 export const loadScreens = Object.values(screens)

@@ -2,12 +2,16 @@
 export const shortcuts: readonly (readonly [keys: string, does: string])[] = [
   ['s', 'to the shelf'],
   ['n', 'cover something new'],
-  ['1 … 4', 'to a station of the cover'],
+  ['1 … 6', 'to a station of the cover'],
+  ['c', 'to the stash of cloth'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
   ['p', 'the cutting list, to print'],
   ['↑ ↓', 'in a length: a mark of the tape more or less'],
   ['Enter', 'in a length: to the next thing to measure'],
+  ['← → ↑ ↓', 'on a piece of the layout: moves it by a mark, with shift by eight'],
+  ['Enter', 'on a piece of the layout: pins it, or lets it go'],
+  ['r', 'on a piece of the layout: turns it by a quarter'],
   ['?', 'this list'],
 ]
 

@@ -1,5 +1,6 @@
 import { FitStation } from './fit/FitStation'
 import { LayersStation } from './layers/LayersStation'
+import { LayoutStation } from './layout/LayoutStation'
 import { MakeUpStation } from './make-up/MakeUpStation'
 import { MeasureStation } from './measure/MeasureStation'
 import { PiecesStation } from './pieces/PiecesStation'
@@ -17,5 +18,7 @@ export function StationView({ station }: { readonly station: Station }) {
       return <FitStation />
     case 'pieces':
       return <PiecesStation />
+    case 'layout':
+      return <LayoutStation />
   }
 }

@@ -65,7 +65,13 @@ function Workspace({ draft }: { readonly draft: Draft }) {
         <WorkspaceHeader />
         <StationPath here={here} />
         {draft.conflict && <ConflictNotice draft={draft} current={draft.conflict} />}
-        <div className="grid flex-1 lg:min-h-0 lg:grid-cols-[minmax(26rem,5fr)_7fr] lg:grid-rows-[minmax(0,1fr)]">
+        <div
+          className={`grid flex-1 lg:min-h-0 lg:grid-rows-[minmax(0,1fr)] ${
+            here === 'layout'
+              ? 'lg:grid-cols-[7fr_minmax(20rem,4fr)]'
+              : 'lg:grid-cols-[minmax(26rem,5fr)_7fr]'
+          }`}
+        >
           <StationArea here={here} />
           <LivePicture />
         </div>

@@ -3,7 +3,7 @@ import { gravestOf } from '../../parts/severity'
 import type { Planned } from '../../views/planned'
 
 /** The stations of a cover, in the order of the work. */
-export const stations = ['measure', 'make-up', 'layers', 'fit', 'pieces'] as const
+export const stations = ['measure', 'make-up', 'layers', 'fit', 'pieces', 'layout'] as const
 export type Station = (typeof stations)[number]
 
 export const stationWords: Readonly<Record<Station, string>> = {
@@ -12,6 +12,7 @@ export const stationWords: Readonly<Record<Station, string>> = {
   layers: 'Layers',
   fit: 'Fit',
   pieces: 'Pieces',
+  layout: 'Layout',
 }
 
 /** `waits`: something is missing before it can be settled. Else settled, or what it has to say at the gravest. */

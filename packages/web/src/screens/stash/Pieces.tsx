@@ -1,0 +1,161 @@
+import { mm, pieceSources, type MaterialRow, type PieceSource, type StashPieceRow } from '@snowdrift/core'
+import { Trash2 } from 'lucide-react'
+import { useState } from 'react'
+import { useAddStashPieceMutation, useRemoveStashPieceMutation } from '../../api/api'
+import { describeError } from '../../api/describe-error'
+import { Button } from '../../parts/Button'
+import { CountField } from '../../parts/CountField'
+import { Field, controlLook } from '../../parts/Field'
+import { LengthField } from '../../parts/LengthField'
+import { SelectField } from '../../parts/SelectField'
+import { sayStashPiece } from '../workspace/layout/sources'
+
+const sourceWords: Readonly<Record<PieceSource, string>> = {
+  yardage: 'off the bolt',
+  remnant: 'remnant',
+  garment: 'of a garment',
+  sheet: 'sheet',
+  'left-over': 'left over',
+  notion: 'notion',
+}
+
+/** The pieces that there are, and one more. */
+export function Pieces({
+  row,
+  pieces,
+}: {
+  readonly row: MaterialRow
+  readonly pieces: readonly StashPieceRow[]
+}) {
+  const [remove, { error }] = useRemoveStashPieceMutation()
+  return (
+    <section aria-label="Pieces" className="grid gap-3">
+      <h3 className="font-semibold">Pieces</h3>
+      {pieces.length === 0 && <p className="text-soft">There is none.</p>}
+      <ul className="grid gap-1">
+        {pieces.map(piece => (
+          <li key={piece.id} className="flex items-center gap-3">
+            <span className="flex-1">
+              {piece.source === 'notion'
+                ? `${piece.count} × ${piece.length ?? 'one'}${piece.note ? ` (${piece.note})` : ''}`
+                : sayStashPiece(piece, row.unit, row.unit)}
+              {piece.state === 'reserved' && <span className="text-sm text-soft"> – kept for a cover</span>}
+            </span>
+            <Button
+              look="quiet"
+              aria-label={`Take out ${sayStashPiece(piece, row.unit, row.unit)}`}
+              onClick={() => void remove({ id: piece.id, version: piece.version })}
+            >
+              <Trash2 className="size-4" aria-hidden />
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {error && (
+        <p role="alert" className="text-bad">
+          {describeError(error)}
+        </p>
+      )}
+      <NewPiece row={row} />
+    </section>
+  )
+}
+
+const range = { min: mm(1), max: mm(100_000) }
+
+function NewPiece({ row }: { readonly row: MaterialRow }) {
+  const isNotion = row.stock.notion !== undefined
+  const [add, { error, isLoading }] = useAddStashPieceMutation()
+  const [source, setSource] = useState<PieceSource>(isNotion ? 'notion' : 'remnant')
+  const [width, setWidth] = useState<string>()
+  const [length, setLength] = useState<string>()
+  const [count, setCount] = useState<number>()
+  const [note, setNote] = useState('')
+  const take = async () => {
+    const body = { source, width: width ?? null, length: length ?? null, count: count ?? 1, note }
+    const added = await add({ materialId: row.id, body })
+    if (added.error) return
+    setWidth(undefined)
+    setLength(undefined)
+    setNote('')
+  }
+  const ready = isNotion || (width !== undefined && length !== undefined)
+  return (
+    <form
+      className="grid items-start gap-4 rounded-md bg-sunken/60 p-3 sm:grid-cols-4"
+      onSubmit={event => {
+        event.preventDefault()
+        if (ready) void take()
+      }}
+    >
+      {!isNotion && (
+        <>
+          <SelectField
+            label="What it is"
+            value={source}
+            choices={
+              Object.fromEntries(
+                pieceSources.filter(name => name !== 'notion').map(name => [name, sourceWords[name]]),
+              ) as Record<PieceSource, string>
+            }
+            onChange={setSource}
+          />
+          <LengthField
+            label="Width"
+            unit={row.unit}
+            division={mm(1)}
+            range={range}
+            value={width}
+            onChange={setWidth}
+          />
+        </>
+      )}
+      <LengthField
+        label="Length"
+        unit={row.unit}
+        division={mm(1)}
+        range={range}
+        value={length}
+        onChange={setLength}
+      />
+      {isNotion && (
+        <CountField
+          label="How many"
+          help="Alike in length."
+          value={count}
+          fallback={1}
+          min={1}
+          max={10_000}
+          onChange={setCount}
+        />
+      )}
+      <Field label="Note">
+        {({ id }) => (
+          <input
+            id={id}
+            className={controlLook}
+            maxLength={300}
+            placeholder={source === 'garment' ? 'pocket, seams' : ''}
+            value={note}
+            onChange={event => setNote(event.target.value)}
+          />
+        )}
+      </Field>
+      <div className="flex items-center gap-3 sm:col-span-4">
+        <Button type="submit" disabled={!ready || isLoading}>
+          Add the piece
+        </Button>
+        {source === 'garment' && (
+          <p className="text-sm text-soft">
+            Measure the usable rectangle: clear of seams, and of buttons and pockets that stay.
+          </p>
+        )}
+        {error && (
+          <p role="alert" className="text-bad">
+            {describeError(error)}
+          </p>
+        )}
+      </div>
+    </form>
+  )
+}

@@ -1,0 +1,181 @@
+import {
+  groupPieces,
+  layoutRequestOf,
+  readLength,
+  mm,
+  type CoverToCut,
+  type CuttingGroup,
+  type Length,
+  type Unit,
+} from '@snowdrift/core'
+import { Undo2 } from 'lucide-react'
+import { useMemo, useState } from 'react'
+import { useCoversInfiniteQuery, useMaterialsQuery, useStashPiecesQuery } from '../../../api/api'
+import { Button } from '../../../parts/Button'
+import { Toggle } from '../../../parts/Toggle'
+import { plannedOf } from '../../../views/planned'
+import { usualCloth } from '../../../views/cloth-words'
+import { useCover } from '../cover-context'
+import { CutTogether } from './CutTogether'
+import { GroupLayout } from './GroupLayout'
+import { Shopping } from './Shopping'
+import { pinsOf, sourceOf, type Source } from './sources'
+import { useCutting, type Cutting } from './use-cutting'
+import { useLayouts } from './use-layouts'
+
+const usualBudgetMs = 2000
+const longBudgetMs = 15_000
+
+/** The pieces on the cloth: from the stash first, the rest to be bought; what is dragged stays, the rest flows round it. */
+export function LayoutStation() {
+  const { draft, planned } = useCover()
+  const cutting = useCutting(draft.id)
+  if (!planned.plan)
+    return <p className="text-soft">The pieces are laid out as soon as everything needed is measured.</p>
+  if (!cutting) return <p className="text-soft">Fetching the stash …</p>
+  return <LaidOut cutting={cutting} />
+}
+
+/** A group of pieces with its cloth and what the search is asked. */
+export interface GroupJob {
+  readonly group: CuttingGroup
+  readonly source: Source
+  readonly request: ReturnType<typeof layoutRequestOf>
+}
+
+function LaidOut({ cutting }: { readonly cutting: Cutting }) {
+  const { draft, unit } = useCover()
+  const { plan, change, undo, saving } = cutting
+  const [budgetMs, setBudgetMs] = useState(usualBudgetMs)
+  const covers = useCoversToCut(plan.coverIds)
+  const { data: materials = [] } = useMaterialsQuery()
+  const { data: pieces = [] } = useStashPiecesQuery()
+  const groups = useMemo(
+    () =>
+      groupPieces(covers).map((group): GroupJob => {
+        const source = sourceOf(group, plan, materials, pieces)
+        const buyWidth = source.settings.buy ? widthToBuy(source, unit) : undefined
+        const request = layoutRequestOf(group, {
+          cuts: plan.cuts,
+          unit,
+          sheets: source.sheets,
+          ...(buyWidth && { buyWidth }),
+          pins: pinsOf(group, plan),
+          budgetMs,
+        })
+        return { group, source, request }
+      }),
+    [covers, plan, materials, pieces, unit, budgetMs],
+  )
+  const jobs = useMemo(
+    () =>
+      groups.flatMap(({ group, request }) =>
+        request && !plan.done.includes(group.key) ? [{ key: group.key, request }] : [],
+      ),
+    [groups, plan.done],
+  )
+  const { byKey, progress, stop } = useLayouts(jobs)
+  return (
+    <div className="grid gap-8">
+      <div className="grid gap-3">
+        <div className="flex flex-wrap items-center gap-3">
+          <h2 className="text-xl font-semibold">Cutting layout</h2>
+          <Toggle
+            label="Cut with"
+            value={plan.cuts}
+            choices={{ scissors: 'Scissors', rotary: 'Rotary cutter' }}
+            onChange={cuts => change(before => ({ ...before, cuts }))}
+          />
+          <span className="flex-1" />
+          <span role="status" className="text-sm text-soft">
+            {saving}
+          </span>
+          <Button
+            look="quiet"
+            disabled={!undo}
+            onClick={undo}
+            aria-label="Undo the last change of the layout"
+          >
+            <Undo2 className="size-4" aria-hidden />
+          </Button>
+        </div>
+        <Progress
+          progress={progress}
+          onStop={stop}
+          onLonger={budgetMs < longBudgetMs ? () => setBudgetMs(longBudgetMs) : undefined}
+        />
+        <CutTogether coverId={draft.id} plan={plan} change={change} />
+      </div>
+      {groups.map(job => (
+        <GroupLayout key={job.group.key} job={job} layout={byKey[job.group.key]} cutting={cutting} />
+      ))}
+      <Shopping groups={groups} layouts={byKey} plan={plan} />
+    </div>
+  )
+}
+
+function Progress({
+  progress,
+  onStop,
+  onLonger,
+}: {
+  readonly progress: number | 'done' | 'stopped'
+  readonly onStop: () => void
+  readonly onLonger: (() => void) | undefined
+}) {
+  return (
+    <div className="flex h-7 items-center gap-3 text-sm text-soft" data-layout={String(progress)}>
+      {typeof progress === 'number' ? (
+        <>
+          <progress
+            className="h-1.5 w-40 accent-thread"
+            aria-label="Layouts tried"
+            value={progress}
+            max={1}
+          />
+          <Button look="quiet" className="!min-h-6 !px-1 !py-0 text-sm" onClick={onStop}>
+            Stop
+          </Button>
+        </>
+      ) : (
+        <>
+          {progress === 'stopped' ? 'Stopped; the best so far is shown.' : 'Laid out.'}
+          {onLonger && (
+            <Button look="quiet" className="!min-h-6 !px-1 !py-0 text-sm" onClick={onLonger}>
+              Look longer
+            </Button>
+          )}
+        </>
+      )}
+    </div>
+  )
+}
+
+/** The covers of a cutting as far as they can be planned; the one in hand as it is being changed. */
+function useCoversToCut(coverIds: readonly string[]): readonly CoverToCut[] {
+  const { draft, planned } = useCover()
+  const { data } = useCoversInfiniteQuery()
+  return useMemo(
+    () =>
+      coverIds.flatMap((id): readonly CoverToCut[] => {
+        const row = data?.pages.flatMap(({ items }) => items).find(candidate => candidate.id === id)
+        const own = id === draft.id ? planned : row && plannedOf(row.file)
+        const name = (id === draft.id ? draft.file.name : row?.file.name) ?? ''
+        if (!own?.plan || !own.cover) return []
+        return [{ id, name, pieces: own.plan.pieces, stack: own.cover.stack }]
+      }),
+    [coverIds, data, draft, planned],
+  )
+}
+
+/** The width of cloth to buy: the one typed, else that of the material, else what is usual. */
+function widthToBuy({ settings, material }: Source, unit: Unit): Length {
+  const range = { min: mm(10), max: mm(10_000) }
+  const typed = settings.width === null ? undefined : readLength(settings.width, unit, range)
+  if (typed?.ok) return typed.length
+  const own = material?.stock.width
+  const known = own === undefined ? undefined : readLength(own, material?.unit ?? unit, range)
+  if (known?.ok) return known.length
+  const usual = readLength(usualCloth(unit), unit, range)
+  return usual.ok ? usual.length : mm(1100)
+}
