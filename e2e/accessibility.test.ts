@@ -53,6 +53,8 @@ for (const { look, size, width } of [
       ['the layers', () => `${cover}/layers`, 'Bulk underneath'],
       ['the fit', () => `${cover}/fit?if=wide-seam+forgot-spine`, 'missing'],
       ['the pieces', () => `${cover}/pieces`, 'How it fits'],
+      ['the cutting layout', () => `${cover}/layout`, 'Left over'],
+      ['the stash', () => '/stash', 'Larch-needle print'],
       ['the cutting list', () => `${cover}/cutting-list`, 'points to the top'],
       ['the settings', () => '/settings', 'Cutting grid'],
       ['an address with nothing', () => '/nothing/here', 'There is nothing'],

@@ -56,9 +56,22 @@ export async function openSite(): Promise<Site> {
   }
 }
 
+/** A shop that is always open, quick and stocked: it sells padding by the metre. */
+const shop: NonNullable<Parameters<typeof serve>[0]['shop']> = {
+  name: 'Test shop',
+  offers: async role =>
+    Promise.resolve({
+      kind: 'offers',
+      offers:
+        role === 'padding'
+          ? [{ id: 'p', role, name: 'Test foam', widthMm: 1500, pricePerMetre: 20, cuts: [], stockMm: 9000 }]
+          : [],
+    }),
+}
+
 async function start({ url }: Cluster, port: number): Promise<Server> {
   const webFolder = resolve(import.meta.dirname, '../../packages/web/dist')
-  return serve({ databaseUrl: url, port, log: quiet, demo: true, webFolder })
+  return serve({ databaseUrl: url, port, log: quiet, demo: true, webFolder, shop })
 }
 
 async function openPage(context: BrowserContext, address: string, size: Size): Promise<Page> {

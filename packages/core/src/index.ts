@@ -130,7 +130,7 @@ export {
 } from './nest/request.js'
 export type { Cuts } from './nest/strip/search.js'
 export { smallestLeftOver } from './nest/usable.js'
-export { groupPieces, type CoverToCut, type CuttingGroup, type GroupPiece } from './cutting/group.js'
+export { cutFrom, groupPieces, type CoverToCut, type CuttingGroup, type GroupPiece } from './cutting/group.js'
 export {
   kindOfNotion,
   needNotions,

@@ -4,7 +4,7 @@ import { readCover } from '../file/read-cover.js'
 import { inches, mm, toInches, toMm, zero, type Length } from '../length/length.js'
 import { nest } from '../nest/nest.js'
 import { plan } from '../plan.js'
-import { groupPieces, type CoverToCut } from './group.js'
+import { cutFrom, groupPieces, type CoverToCut } from './group.js'
 import { needNotions, weighNotions, kindOfNotion } from './notions.js'
 import type { ShopOffer } from './offer.js'
 import { boughtCloth, layoutRequestOf } from './request-of.js'
@@ -61,6 +61,19 @@ describe('the pieces of covers, by what they are cut from', () => {
     ])
     const ids = groups.flatMap(({ pieces }) => pieces.map(({ id }) => id))
     expect(new Set(ids).size).to.equal(ids.length)
+  })
+
+  it('follow the cloth that they are cut from', () => {
+    const plain = groupPieces([coverToCut('x', { layers: [{ role: 'outer', thickness: '0.3 mm' }] })])[0]
+    if (!plain) throw new Error('no group')
+    const turns = (print: 'none' | 'one-way' | 'two-way') =>
+      new Set(cutFrom(plain, { print, shrinkage: 3 }).pieces.map(({ turn }) => turn))
+    expect([turns('none'), turns('two-way'), turns('one-way')].map(all => [...all])).to.deep.equal([
+      ['quarter'],
+      ['half'],
+      ['none'],
+    ])
+    expect(cutFrom(plain, { shrinkage: 3, washed: true })).to.include({ shrinkage: 3, washed: true })
   })
 
   it('turn as print and grain allow', () => {

@@ -60,6 +60,31 @@ export function groupPieces(covers: readonly CoverToCut[]): readonly CuttingGrou
   return [...groups.values()]
 }
 
+/** What of a cloth decides how pieces lie on it; what it does not say is nothing of note. */
+export interface ClothTraits {
+  readonly shrinkage?: number | undefined
+  readonly washed?: boolean | undefined
+  readonly print?: Layer['print'] | undefined
+}
+
+/** The group as it is when it comes from a certain cloth, whose own shrinkage and print hold then. */
+export function cutFrom(
+  group: CuttingGroup,
+  { shrinkage = 0, washed = false, print = 'none' }: ClothTraits,
+): CuttingGroup {
+  const turn = (piece: GroupPiece): Turn => {
+    if (print === 'one-way') return 'none'
+    return print === 'two-way' && piece.turn === 'quarter' ? 'half' : piece.turn
+  }
+  return {
+    ...group,
+    shrinkage,
+    washed,
+    print,
+    pieces: group.pieces.map(piece => ({ ...piece, turn: turn(piece) })),
+  }
+}
+
 function copiesOf(cover: CoverToCut, piece: Piece, layer: Layer, several: boolean): readonly GroupPiece[] {
   const { id, count, blank } = piece
   const name = id.replaceAll('-', ' ')

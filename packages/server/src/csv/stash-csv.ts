@@ -183,5 +183,5 @@ function unguard(text: string | undefined): string | undefined {
 }
 
 function under(path: string, issue: Issue): Issue {
-  return { path, message: `${issue.path}: ${issue.message}` }
+  return { path, message: `In ${path}, ${issue.path}: ${issue.message}` }
 }

@@ -28,7 +28,7 @@ export function StationPath({ here }: { readonly here: Station }) {
           const state = stateOf(station, planned)
           const { Icon, tone } = looks[state]
           return (
-            <li key={station}>
+            <li key={station} ref={station === here ? bringIntoSight : undefined}>
               <NavLink
                 to={`/covers/${draft.id}/${station}`}
                 replace
@@ -48,4 +48,12 @@ export function StationPath({ here }: { readonly here: Station }) {
       </ol>
     </nav>
   )
+}
+
+/** On a narrow screen the path runs out at the side: the station that one is at is in sight. */
+function bringIntoSight(step: HTMLLIElement | null): void {
+  const path = step?.parentElement
+  if (!step || !path) return
+  const over = step.offsetLeft + step.offsetWidth - path.clientWidth
+  if (over > path.scrollLeft) path.scrollLeft = over
 }

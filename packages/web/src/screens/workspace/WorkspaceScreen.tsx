@@ -73,7 +73,13 @@ function Workspace({ draft }: { readonly draft: Draft }) {
           }`}
         >
           <StationArea here={here} />
-          <LivePicture />
+          {here === 'layout' ? (
+            <div className="contents max-lg:hidden">
+              <LivePicture />
+            </div>
+          ) : (
+            <LivePicture />
+          )}
         </div>
       </main>
     </CoverContext>
@@ -85,7 +91,7 @@ function StationArea({ here }: { readonly here: Station }) {
   return (
     <div className="order-2 min-w-0 px-4 py-6 sm:px-6 lg:order-1 lg:overflow-y-auto">
       <StationView station={here} />
-      {planned.plan && (
+      {planned.plan && here !== 'layout' && (
         <EndOnPicture plan={planned.plan} unit={unit} className="mt-8 h-36 sm:h-52 lg:hidden" />
       )}
     </div>

@@ -1,4 +1,5 @@
 import {
+  cutFrom,
   groupPieces,
   layoutRequestOf,
   readLength,
@@ -6,6 +7,8 @@ import {
   type CoverToCut,
   type CuttingGroup,
   type Length,
+  type MaterialRow,
+  type StashPieceRow,
   type Unit,
 } from '@snowdrift/core'
 import { Undo2 } from 'lucide-react'
@@ -30,10 +33,12 @@ const longBudgetMs = 15_000
 export function LayoutStation() {
   const { draft, planned } = useCover()
   const cutting = useCutting(draft.id)
+  const { data: materials } = useMaterialsQuery()
+  const { data: pieces } = useStashPiecesQuery()
   if (!planned.plan)
     return <p className="text-soft">The pieces are laid out as soon as everything needed is measured.</p>
-  if (!cutting) return <p className="text-soft">Fetching the stash …</p>
-  return <LaidOut cutting={cutting} />
+  if (!cutting || !materials || !pieces) return <p className="text-soft">Fetching the stash …</p>
+  return <LaidOut cutting={cutting} materials={materials} pieces={pieces} />
 }
 
 /** A group of pieces with its cloth and what the search is asked. */
@@ -43,17 +48,22 @@ export interface GroupJob {
   readonly request: ReturnType<typeof layoutRequestOf>
 }
 
-function LaidOut({ cutting }: { readonly cutting: Cutting }) {
+interface LaidOutProps {
+  readonly cutting: Cutting
+  readonly materials: readonly MaterialRow[]
+  readonly pieces: readonly StashPieceRow[]
+}
+
+function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
   const { draft, unit } = useCover()
   const { plan, change, undo, saving } = cutting
   const [budgetMs, setBudgetMs] = useState(usualBudgetMs)
   const covers = useCoversToCut(plan.coverIds)
-  const { data: materials = [] } = useMaterialsQuery()
-  const { data: pieces = [] } = useStashPiecesQuery()
   const groups = useMemo(
     () =>
-      groupPieces(covers).map((group): GroupJob => {
-        const source = sourceOf(group, plan, materials, pieces)
+      groupPieces(covers).map((gathered): GroupJob => {
+        const source = sourceOf(gathered, plan, materials, pieces)
+        const group = source.material ? cutFrom(gathered, source.material.material) : gathered
         const buyWidth = source.settings.buy ? widthToBuy(source, unit) : undefined
         const request = layoutRequestOf(group, {
           cuts: plan.cuts,
@@ -87,7 +97,7 @@ function LaidOut({ cutting }: { readonly cutting: Cutting }) {
             onChange={cuts => change(before => ({ ...before, cuts }))}
           />
           <span className="flex-1" />
-          <span role="status" className="text-sm text-soft">
+          <span role="status" className="text-sm text-soft" data-cutting={saving}>
             {saving}
           </span>
           <Button

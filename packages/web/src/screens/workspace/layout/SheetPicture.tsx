@@ -24,6 +24,7 @@ import { useAppDispatch } from '../../../app/store'
 import { lit } from '../../../app/lit-slice'
 import { DrawingView } from '../../../views/DrawingView'
 import { textScaleFor } from '../../../views/text-scale'
+import { useIsNarrow } from '../../../views/use-is-narrow'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './LayoutStation'
 
@@ -59,6 +60,7 @@ const furtherMm = 2000
 export function SheetPicture(props: SheetPictureProps) {
   const { name, sheet, length, job, layout, leftOvers, pins, cut, onMove, onLetGo } = props
   const { unit, division } = useCover()
+  const narrow = useIsNarrow()
   const frame = useRef<HTMLDivElement>(null)
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }))
   const { group } = job
@@ -132,10 +134,7 @@ export function SheetPicture(props: SheetPictureProps) {
             width: `min(100%, ${tallestRem * (drawing.width / drawing.height)}rem)`,
           }}
         >
-          <DrawingView
-            drawing={drawing}
-            textScale={textScaleFor(drawing, { width: 700, height: 340, letter: 12 })}
-          />
+          <DrawingView drawing={drawing} textScale={textScaleFor(drawing, frameOf(narrow))} />
           {placements.map(placed => (
             <Handle
               key={placed.piece}
@@ -156,6 +155,11 @@ export function SheetPicture(props: SheetPictureProps) {
       </DndContext>
     </figure>
   )
+}
+
+/** Letters of twelve pixels, wherever the cloth is shown. */
+function frameOf(narrow: boolean) {
+  return { width: narrow ? 350 : 700, height: 340, letter: 12 }
 }
 
 interface HandleProps {

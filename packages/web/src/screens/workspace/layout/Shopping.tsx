@@ -60,7 +60,7 @@ export function Shopping({ groups, layouts, plan }: ShoppingProps) {
         </p>
       )}
       {wanted.length === 0 && <p className="text-soft">No cloth: the stash has it all.</p>}
-      <ul className="divide-y divide-rule border-y border-rule">
+      <ul className="divide-y divide-rule border-rule not-empty:border-y">
         {wanted.map(({ job: { group, source }, needed }) => (
           <li key={group.key} className="grid gap-1 py-2.5" data-buy={group.key}>
             <p>

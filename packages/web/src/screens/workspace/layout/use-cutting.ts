@@ -11,7 +11,7 @@ export interface Cutting {
   readonly saving: string
 }
 
-const restMs = 400
+const restMs = 200
 const mostUndone = 100
 
 /** The cutting that a cover belongs to; begun for it alone with the first change. Saves itself once changes rest. */
@@ -28,10 +28,12 @@ export function useCutting(coverId: string): Cutting | undefined {
     if (row && (stored.current?.id !== row.id || row.version > stored.current.version)) stored.current = row
   }, [row])
 
+  // What rests is sent; what has not rested when the station is left is sent then.
+  const waiting = useRef<(() => void) | undefined>(undefined)
   useEffect(() => {
     if (!local) return
-    const timer = setTimeout(() => {
-      setSaving('Saving …')
+    const send = () => {
+      waiting.current = undefined
       const { current } = stored
       const sent = current ? save({ id: current.id, version: current.version, body: local }) : create(local)
       void sent.then(({ data, error }) => {
@@ -43,15 +45,19 @@ export function useCutting(coverId: string): Cutting | undefined {
           setSaving('Changed in another window; that one is shown now.')
         } else setSaving(error ? describeError(error) : 'Saved')
       })
-    }, restMs)
+    }
+    waiting.current = send
+    const timer = setTimeout(send, restMs)
     return () => clearTimeout(timer)
   }, [local, save, create, refetch])
+  useEffect(() => () => waiting.current?.(), [])
 
   const plan = local ?? row?.plan ?? beginCutting(coverId)
   const change = useCallback<Cutting['change']>(
     make => {
       setPast(before => [...before, plan].slice(-mostUndone))
       setLocal(make(plan))
+      setSaving('Saving …')
     },
     [plan],
   )
@@ -60,6 +66,7 @@ export function useCutting(coverId: string): Cutting | undefined {
   const undo = () => {
     setPast(before => before.slice(0, -1))
     if (last) setLocal(last)
+    setSaving('Saving …')
   }
   return { plan, change, undo: last && undo, saving }
 }

@@ -1,0 +1,207 @@
+import { expect } from 'chai'
+import type { Page } from 'puppeteer-core'
+import { addressOf, choose, fill, press, see, textOf } from './testing/hands.js'
+import { openSite, phone, type Site } from './testing/site.js'
+
+describe('from cloth to pieces', function () {
+  this.timeout(180_000)
+  let site: Site
+  let page: Page
+  const addresses = new Map<string, string>()
+  before(async () => {
+    site = await openSite()
+    page = await site.visit('/')
+    for (const name of ['Snow-profile notebook, by recipe', 'Rota planner, zipped', 'Star atlas, padded']) {
+      await see(page, name)
+      addresses.set(name, await addressOf(page, name))
+    }
+  })
+  after(() => site.close())
+
+  const open = async (name: string, at = page) => {
+    await at.goto(`${site.address()}${addresses.get(name) ?? ''}/layout`)
+    await see(at, 'Left over')
+  }
+  const group = (key: string) => `[data-group^="${key}"]`
+  const handle = (label: string) => `button[data-handle][aria-label^="${label},"]`
+  const placeOf = (label: string) => page.$eval(handle(label), element => element.getAttribute('data-at'))
+  const isPinned = (label: string) =>
+    page.$eval(handle(label), element => element.getAttribute('aria-pressed') === 'true')
+
+  it('lays the pieces on what the stash has, and says what is left and that nothing need be bought', async () => {
+    await open('Star atlas, padded')
+    await see(page, '1 piece of the stash. Nothing to buy.', group('outer'))
+    expect(await page.$$(`${group('outer')} [data-handle]`)).to.have.length(3)
+    // 54 × 31 with a row of 13 1/2: 31 − 13 1/2 = 17 1/2 are left over the whole width.
+    expect(await textOf(page, group('outer'))).to.match(/Left over: 54 × 17 1\/2 in/)
+  })
+
+  it('keeps a dragged piece where it was put, over a reload too, while the rest flows round it', async () => {
+    await open('Star atlas, padded')
+    const piece = await page.waitForSelector(handle('flap outer 1'))
+    const box = await piece?.boundingBox()
+    if (!box) throw new Error('The flap is not on the screen')
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(box.x + box.width / 2 - 40, box.y + box.height / 2 + 70, { steps: 8 })
+    await page.mouse.up()
+    await page.waitForSelector(`${handle('flap outer 1')}[aria-pressed="true"]`)
+    const put = await placeOf('flap outer 1')
+    await page.waitForSelector('[data-layout="done"]')
+    expect(await placeOf('flap outer 1')).to.equal(put)
+    await page.waitForSelector('[data-cutting="Saved"]')
+    await open('Star atlas, padded')
+    await page.waitForSelector(`${handle('flap outer 1')}[aria-pressed="true"]`)
+    expect(await placeOf('flap outer 1')).to.equal(put)
+  })
+
+  it('moves and lets go by the keyboard, and takes a change back', async () => {
+    await page.focus(handle('flap outer 1'))
+    const before = (await placeOf('flap outer 1'))?.split(' ').map(Number) ?? []
+    await page.keyboard.press('ArrowDown')
+    await page.waitForFunction(
+      (selector: string, y: number) =>
+        Number(document.querySelector(selector)?.getAttribute('data-at')?.split(' ')[1]) > y,
+      {},
+      handle('flap outer 1'),
+      before[1] ?? 0,
+    )
+    await page.focus(handle('flap outer 1'))
+    await page.keyboard.press('Delete')
+    await page.waitForSelector(`${handle('flap outer 1')}[aria-pressed="false"]`)
+    await press(page, 'Undo the last change of the layout')
+    await page.waitForSelector(`${handle('flap outer 1')}[aria-pressed="true"]`)
+    await page.focus(handle('flap outer 1'))
+    await page.keyboard.press('Delete')
+    await page.waitForSelector(`${handle('flap outer 1')}[aria-pressed="false"]`)
+    expect(await isPinned('outer')).to.equal(false)
+  })
+
+  it('says in order what the rotary cutter does, one cut lit at a time', async () => {
+    await press(page, 'Rotary cutter')
+    await see(page, 'Cut 1 of', group('outer'))
+    await see(page, 'Set the ruler to', group('outer'))
+    const next = await page.$(`${group('outer')} [aria-label="Next cut"]`)
+    await next?.click()
+    await see(page, 'Cut 2 of', group('outer'))
+    expect(await page.$$(`${group('outer')} .mark-tape`)).to.have.length(1)
+    await press(page, 'Scissors')
+    await page.waitForFunction(() => !document.querySelector('[data-cut]'))
+  })
+
+  it('says what to buy in the shop’s steps, and asks the shop', async () => {
+    await open('Rota planner, zipped')
+    // Needs 10 in: three eighths of a yard.
+    await see(page, 'Foam stabiliser: 13 1/2 in', '[data-buy]')
+    await see(page, '1 × zip: in the stash')
+    await press(page, 'Ask the shop')
+    // 13 1/2 in are 342.9 mm, at 20 a metre 6.86.
+    await see(page, '13 1/2 in of Test foam, 6.86', '[data-buy]')
+  })
+
+  it('says what goes onto no cloth, and by how much', async () => {
+    await page.$eval(`${group('padding')} summary`, element => element.click())
+    await fill(page, 'Width of the cloth to buy', '9')
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('Tab')
+    await see(page, /padding goes onto no cloth: for to buy it is .* too/, group('padding'))
+    await see(page, 'join the piece from two')
+    await press(page, 'Undo the last change of the layout')
+    await see(page, 'no layout takes less', group('padding'))
+  })
+
+  it('lays out several covers from the same cloth', async () => {
+    await open('Rota planner, zipped')
+    await page.evaluate(() => {
+      const more = [...document.querySelectorAll('summary')].find(({ innerText }) =>
+        /Cut other covers/.test(innerText),
+      )
+      more?.click()
+    })
+    await press(page, 'Star atlas, padded')
+    await see(page, 'lining · Star atlas, padded', group('lining'))
+    await see(page, 'lining · Rota planner, zipped', group('lining'))
+    await press(page, 'Undo the last change of the layout')
+  })
+
+  it('puts back what is left once it is cut, tells it in the history, and cuts nothing twice', async () => {
+    await open('Snow-profile notebook, by recipe')
+    const other = await site.anotherWindow(
+      page,
+      `${addresses.get('Snow-profile notebook, by recipe') ?? ''}/layout`,
+    )
+    await see(other, 'It is cut', group('outer'))
+    await page.bringToFront()
+    const cutIn = (window: Page) =>
+      window.$$eval(`${group('outer')} button`, buttons =>
+        buttons.find(({ innerText }) => innerText.includes('It is cut'))?.click(),
+      )
+    await cutIn(page)
+    await see(page, 'Cut. What was left is back in the stash.', group('outer'))
+    await other.bringToFront()
+    await cutIn(other)
+    await see(other, 'It was changed elsewhere', group('outer'))
+    await other.close()
+    await page.bringToFront()
+    await page.goto(`${site.address()}/stash`)
+    await see(page, 'Larch-needle print')
+    await page.$eval('[data-material="Larch-needle print"] button', element =>
+      (element as HTMLElement).click(),
+    )
+    // 18 in of a piece that shrinks by 3 % less the 9 in that were used.
+    await see(page, 'left over', '[data-material="Larch-needle print"]')
+    await see(page, 'History', '[data-material="Larch-needle print"]')
+    await page.$$eval('[data-material="Larch-needle print"] summary', all => all.at(-1)?.click())
+    await see(page, /cut: remnant 18 × 21/, '[data-material="Larch-needle print"]')
+  })
+
+  it('takes a piece into the stash as it is said, and a table that reads; one that does not changes nothing', async () => {
+    const shelf = '[data-material="Larch-needle print"]'
+    await fill(page, 'Width', '12 1/2')
+    await fill(page, 'Length', '40 cm')
+    await press(page, 'Add the piece')
+    await see(page, /12 1\/2 × 15 3\/4 in/, shelf)
+    const rows = (await page.$$('[data-material]')).length
+    const upload = async (text: string) => {
+      const field = await page.$('input[accept=".csv,text/csv"]')
+      await field?.evaluate((element, content) => {
+        const files = new DataTransfer()
+        files.items.add(new File([content], 'stash.csv', { type: 'text/csv' }))
+        ;(element as HTMLInputElement).files = files.files
+        element.dispatchEvent(new Event('change', { bubbles: true }))
+      }, text)
+    }
+    await upload('name,role,thickness\nScree tweed,sail,0.9 mm\n')
+    await see(page, 'The table was not taken')
+    await see(page, /In line 2, material.role: Expected outer/)
+    expect(await page.$$('[data-material]')).to.have.length(rows)
+    await upload(
+      'name,role,thickness,pieceSource,pieceWidth,pieceLength\nScree tweed,outer,0.9 mm,remnant,20,30\n',
+    )
+    await see(page, '1 material was added')
+    await see(page, '20 × 30 in', '[data-material="Scree tweed"]')
+  })
+
+  it('changes a material field by field, each saved by itself', async () => {
+    await page.$eval('[data-material="Scree tweed"] button', element => (element as HTMLElement).click())
+    await fill(page, 'Shrinks by, %', '4')
+    await page.keyboard.press('Tab')
+    await see(page, 'shrinks 4 %', '[data-material="Scree tweed"]')
+    await choose(page, 'Print', 'one-way')
+    await see(page, 'one-way print', '[data-material="Scree tweed"]')
+    await fill(page, 'Price', 'dear')
+    await see(page, 'Expected an amount from 0', '[data-material="Scree tweed"]')
+  })
+
+  it('works on a phone: the cloth fits the screen', async () => {
+    const small = await site.visit(`${addresses.get('Star atlas, padded') ?? ''}/layout`, phone)
+    await see(small, 'Left over')
+    const over = await small.evaluate(() => document.documentElement.scrollWidth - innerWidth)
+    expect(over).to.be.at.most(0)
+    const inSight = await small.$eval('[aria-current="step"]', element => {
+      const { right } = element.getBoundingClientRect()
+      return right <= innerWidth + 1
+    })
+    expect(inSight).to.equal(true)
+  })
+})
