@@ -1,8 +1,10 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { expect } from 'chai'
 import { inches, mm, zero } from '../length/length.js'
 import { nest } from '../nest/nest.js'
 import { layoutToJson } from './layout-json.js'
-import { readLayoutRequest } from './layout-request.js'
+import { layoutRequestJsonSchema, readLayoutRequest } from './layout-request.js'
 
 const good = {
   cuts: 'scissors',
@@ -97,6 +99,13 @@ describe('reading a layout request', () => {
     })
     expect(issuesOf(pinwheel('rotary'))[0]).to.match(/^pieces: What is pinned on “square” cannot be parted/)
     expect(issuesOf(pinwheel('scissors'))).to.deep.equal([])
+  })
+})
+
+describe('the JSON Schema of a layout request', () => {
+  it('in docs is the one that is read by', () => {
+    const docs = join(import.meta.dirname, '../../../../docs/layout-request.schema.json')
+    expect(JSON.parse(readFileSync(docs, 'utf8'))).to.deep.equal(layoutRequestJsonSchema())
   })
 })
 

@@ -61,6 +61,12 @@ export function layoutRequestSchema(unit: Unit) {
   })
 }
 
+/** The layout request as JSON Schema (draft 2020-12). */
+export function layoutRequestJsonSchema(): Record<string, unknown> {
+  const schema = z.toJSONSchema(layoutRequestSchema('in'), { io: 'input', unrepresentable: 'any' })
+  return { ...schema, title: 'Snowdrift layout request' }
+}
+
 export interface TypedLayoutRequest {
   readonly unit?: Unit
   readonly cuts?: 'scissors' | 'rotary'
