@@ -16,6 +16,7 @@ describe('the stations of a cover', () => {
       layers: 'settled',
       fit: 'settled',
       pieces: 'settled',
+      layout: 'settled',
     })
   })
 
@@ -27,6 +28,7 @@ describe('the stations of a cover', () => {
       layers: 'settled',
       fit: 'waits',
       pieces: 'waits',
+      layout: 'waits',
     })
   })
 
@@ -45,6 +47,7 @@ describe('the stations of a cover', () => {
       layers: 'settled',
       fit: 'error',
       pieces: 'settled',
+      layout: 'settled',
     })
   })
 })
