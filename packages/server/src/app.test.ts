@@ -228,7 +228,7 @@ describe('the server', function () {
       [things, covers, materials].map(rows => rows.list(workshop, { limit: 100 })),
     )
     expect([allThings?.items.length, allCovers?.items.length, allMaterials?.items.length]).to.deep.equal([
-      10, 10, 11,
+      10, 10, 16,
     ])
     const planned = (await covers.list(workshop, { limit: 100 })).items.map(({ file }) => {
       const read = readCover(file)
