@@ -192,6 +192,7 @@ function Handle({ placed, label, where, isPinned, style, onKeyDown }: HandleProp
       data-at={`${toMm(placed.x)} ${toMm(placed.y)}`}
       onKeyDown={onKeyDown}
       onPointerEnter={() => dispatch(lit(placed.piece))}
+      onPointerLeave={() => dispatch(lit(null))}
       onFocus={() => dispatch(lit(placed.piece))}
       onBlur={() => dispatch(lit(null))}
     >
