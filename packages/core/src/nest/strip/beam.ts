@@ -62,7 +62,7 @@ export interface Beam {
 /** Beam search: level by level one piece more, the most promising partial layouts kept, those that look alike once. */
 export function createBeam(kit: Kit, createFront: (kinds: Kinds, widest: number) => Front): Beam {
   const { count } = kit
-  const widest = Math.max(8, Math.min(4000, Math.floor(200_000 / count)))
+  const widest = Math.max(8, Math.min(2000, Math.floor(100_000 / count)))
   const kinds = sortKinds(kit)
   const front = createFront(kinds, 2 * widest)
   const candidates = createCandidates()

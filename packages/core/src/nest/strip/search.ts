@@ -14,9 +14,10 @@ export type Cuts = 'scissors' | 'rotary'
 export interface Searches {
   readonly kit: Kit
   readonly rotary: boolean
-  readonly beam: Beam
+  /** Made when it is first asked for: it takes more room than a first layout is worth. */
+  readonly beam: () => Beam
   readonly reorderer: Reorderer
-  readonly joiner: BlockJoiner
+  readonly joiner: () => BlockJoiner
   readonly filler: Filler
   readonly roomsWithin: RoomsWithin
   readonly random: () => number
@@ -39,9 +40,9 @@ export function createSearches(kit: Kit, options: SearchOptions): Searches {
   return {
     kit,
     rotary,
-    beam: createBeam(kit, (kinds, widest) => createFront({ kit, kinds, widest, ...options })),
+    beam: once(() => createBeam(kit, (kinds, widest) => createFront({ kit, kinds, widest, ...options }))),
     reorderer: createReorderer(kit, filler, roomsWithin, random),
-    joiner: createBlockJoiner(kit, mostJoined, random),
+    joiner: once(() => createBlockJoiner(kit, mostJoined, random)),
     filler,
     roomsWithin,
     random,
@@ -78,7 +79,7 @@ export function* findWithin(searches: Searches, limit: number, laid: Laid): Gene
     yield nothingYet
   }
   for (let round = 0; round < firstLooks; round += 1) {
-    const found = yield* inTurns(beam.search(4 << round, limit, tasteOf(round, rotary, random), laid))
+    const found = yield* inTurns(beam().search(4 << round, limit, tasteOf(round, rotary, random), laid))
     if (found !== 'not-found') return found === 'found'
   }
   return false
@@ -112,7 +113,7 @@ export function* shorten(
 
   function* attempt(wide: number, limit: number, taste: Taste): Generator<SearchTurn, void> {
     if (best <= lower || limit >= best) return
-    const found: Searched = yield* inTurns(beam.search(wide, limit, taste, tried))
+    const found: Searched = yield* inTurns(beam().search(wide, limit, taste, tried))
     if (found === 'found') yield take(limit)
     if (found === 'none' && limit === shorter()) search.exhausted = true
   }
@@ -132,7 +133,7 @@ export function* shorten(
 
   function* join(wide: number): Generator<SearchTurn, void> {
     if (!perfect || best <= lower) return
-    if (yield* inTurns(joiner.search(wide, perfect.width, perfect.height, tried))) yield take(lower)
+    if (yield* inTurns(joiner().search(wide, perfect.width, perfect.height, tried))) yield take(lower)
   }
 
   /** Where `lower` would be without any loss, it is mostly found there, if at all, by these. */
@@ -155,8 +156,13 @@ export function* shorten(
     if (round % 2 === 0) yield* attempt(wide, onTheGrid(0.6), taste)
     if (best === before) yield* attempt(wide, shorter(), taste)
     yield* reorder((wide * taste.pilot * kit.count) / (rotary ? 8 : 2))
-    if (best === before) wide = Math.min(beam.widest, Math.ceil(wide * 1.3))
+    if (best === before) wide = Math.min(beam().widest, Math.ceil(wide * 1.3))
   }
+}
+
+function once<Value>(make: () => Value): () => Value {
+  let made: Value | undefined
+  return () => (made ??= make())
 }
 
 const firstLooks = 4
