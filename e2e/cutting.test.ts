@@ -167,7 +167,7 @@ describe('from cloth to pieces', function () {
       await field?.evaluate((element, content) => {
         const files = new DataTransfer()
         files.items.add(new File([content], 'stash.csv', { type: 'text/csv' }))
-        ;(element).files = files.files
+        element.files = files.files
         element.dispatchEvent(new Event('change', { bubbles: true }))
       }, text)
     }

@@ -113,6 +113,16 @@ describe('laying pieces on cloth', () => {
   })
 })
 
+/** The first layout, if it comes within twenty turns. */
+function atOnce(asked: LayoutRequest): Layout | undefined {
+  let turns = 0
+  for (const layout of nesting(asked)) {
+    if (layout) return layout
+    if ((turns += 1) > 20) return undefined
+  }
+  return undefined
+}
+
 describe('several cloths', () => {
   const quarters = cloth('quarter', 18, 21, 3)
   const yardage = cloth('yardage', 42)
@@ -149,6 +159,20 @@ describe('several cloths', () => {
       why: 'too-large',
       over: { cloth: 'quarter', width: inches(2), length: inches(1) },
     })
+  })
+
+  it('has something to show at once, however hard it is to say whether the cut ones suffice', () => {
+    // 300 of 5 × 7 and a little more: 32 quarters have the area, but nine at most go on each, 288.
+    const asked = request({
+      cloths: [yardage, cloth('quarter', 18, 21, 32)],
+      pieces: [piece('a', 5, 7, { count: 150 }), piece('b', 5, 7.125, { count: 150 })],
+    })
+    const first = atOnce(asked)
+    expect(first?.placements).to.have.length(300)
+    const onlyCut = request({ ...asked, cloths: asked.cloths.slice(1) })
+    const most = atOnce(onlyCut)
+    // Six go on each whatever the mix: 32 · 6.
+    expect(most?.placements.length).to.be.at.least(192)
   })
 
   it('lays a thousand pieces', () => {

@@ -4,7 +4,7 @@ import type { Layout } from './layout.js'
 import { layoutOf, placesOf, usedLength, type Places } from './places.js'
 import type { LayoutRequest } from './request.js'
 import { endOfPins, lowerOf, mostRoomsOn, roomsOnAll, rowOf } from './sheet-rooms.js'
-import { createLaid, type Laid } from './strip/kit.js'
+import { createLaid, type Kit, type Laid } from './strip/kit.js'
 import { areaOfRooms, inARow, type RoomsWithin } from './strip/rooms.js'
 import { createSearches, findWithin, shorten, type Searches } from './strip/search.js'
 import { prepareTask, type Sheet, type Task } from './task.js'
@@ -27,9 +27,27 @@ export function* nesting(request: LayoutRequest): Generator<Layout | undefined, 
   const random = randomOf(request.seed)
   const cut = sheets.filter(({ length }) => length !== undefined)
   const endless = sheets.filter(({ length }) => length === undefined)
+  yield* layAtOnce(task, cut, endless, random)
   const enough = yield* layOnCut(task, cut, random, endless.length === 0)
   if (enough) return
   if (endless.length > 0) yield* layOnEndless(task, cut, endless, random)
+}
+
+/** Whatever is found first, so that there is something to show however soon the search is stopped. */
+function* layAtOnce(
+  task: Task,
+  cut: readonly Sheet[],
+  endless: readonly Sheet[],
+  random: () => number,
+): Generator<Layout | undefined, void> {
+  for (const open of endless) {
+    const fixed = besideOpen(cut, endless, open)
+    const first = yield* layFirst(task, fixed, open, random)
+    if (!first) continue
+    yield layoutOf(task, first, { open, lower: lowerOf(task, fixed, open) })
+    return
+  }
+  if (endless.length === 0) yield* layMost(task, cut, random, 1)
 }
 
 /** Tries to do with the cloths that have a length. False where that is not found; then the most is laid if it must do. */
@@ -100,9 +118,7 @@ function* layOnEndless(
       }
     | undefined
   for (const open of endless) {
-    const fixed = [...cut, ...endless.filter(other => other !== open).map(endAtPins)].filter(
-      sheet => (sheet.length ?? 0) > 0,
-    )
+    const fixed = besideOpen(cut, endless, open)
     const first = yield* layFirst(task, fixed, open, random)
     if (!first) continue
     const length = usedLength(task, open, first)
@@ -118,6 +134,12 @@ function* layOnEndless(
       [...cut, ...endless.map(sheet => ({ ...sheet, length: longEnough(task, sheet) }))],
       random,
     )
+}
+
+/** What may be used whole beside the open cloth. */
+function besideOpen(cut: readonly Sheet[], endless: readonly Sheet[], open: Sheet): readonly Sheet[] {
+  const others = endless.filter(other => other !== open).map(endAtPins)
+  return [...cut, ...others].filter(sheet => (sheet.length ?? 0) > 0)
 }
 
 /** Of an endless cloth that is not the open one, what its pins take. */
@@ -138,7 +160,8 @@ function* layFirst(
   const { reorderer } = searchesOn(task, roomsWithin, [...fixed, open], random)
   const lower = lowerOf(task, fixed, open)
   const most = longEnough(task, open)
-  for (let limit = Math.ceil(1.1 * lower) + 1; ; limit = Math.min(most, Math.ceil(1.25 * limit))) {
+  const begin = Math.max(Math.ceil(1.1 * lower) + 1, tallestOf(kit))
+  for (let limit = Math.min(most, begin); ; limit = Math.min(most, Math.ceil(1.25 * limit))) {
     if (reorderer.search(limit, firstTries, laid)) return placesOf(task, roomsWithin(limit), laid)
     yield undefined
     if (limit === most) return undefined
@@ -146,6 +169,16 @@ function* layFirst(
 }
 
 const firstTries = 4
+
+/** The height of the tallest piece, each lying as flat as it may. */
+function tallestOf({ count, widths, heights, turnable }: Kit): number {
+  let tallest = 0
+  for (let item = 0; item < count; item += 1) {
+    const high = heights[item] as number
+    tallest = Math.max(tallest, turnable[item] ? Math.min(high, widths[item] as number) : high)
+  }
+  return tallest
+}
 
 /** All pieces one above the other, and what is pinned. */
 function longEnough({ kit }: Task, open: Sheet): number {
@@ -182,6 +215,7 @@ function* layMost(
   task: Task,
   sheets: readonly Sheet[],
   random: () => number,
+  tries = mostTries,
 ): Generator<Layout | undefined, void> {
   const { kit } = task
   const rooms = inARow(roomsOnAll(task, sheets))
@@ -191,8 +225,8 @@ function* layMost(
   let least = Infinity
   const items = Array.from({ length: kit.count }, (_, item) => item)
   const areas = items.map(item => (kit.widths[item] as number) * (kit.heights[item] as number))
-  for (let tries = 0; tries < mostTries; tries += 1) {
-    const values = areas.map(area => area * (1 + (tries === 0 ? 0 : random() - 0.5)))
+  for (let tried = 0; tried < tries; tried += 1) {
+    const values = areas.map(area => area * (1 + (tried === 0 ? 0 : random() - 0.5)))
     const order = Int32Array.from(items.toSorted((one, other) => (values[other] ?? 0) - (values[one] ?? 0)))
     const left = rooms.length === 0 ? kit.area : filler.fill(order, rooms, Infinity, laid)
     if (left < least) {

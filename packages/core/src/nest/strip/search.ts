@@ -78,7 +78,7 @@ export function* findWithin(searches: Searches, limit: number, laid: Laid): Gene
     if (reorderer.search(limit, fillsAtOnce, laid)) return true
     yield nothingYet
   }
-  for (let round = 0; round < firstLooks; round += 1) {
+  for (let round = 0; round < (kit.count > manyPieces ? 0 : firstLooks); round += 1) {
     const found = yield* inTurns(beam().search(4 << round, limit, tasteOf(round, rotary, random), laid))
     if (found !== 'not-found') return found === 'found'
   }
@@ -166,6 +166,8 @@ function once<Value>(make: () => Value): () => Value {
 }
 
 const firstLooks = 4
+/** With more of them one look takes longer than a first look may. */
+const manyPieces = 150
 const mostJoined = 200
 const firstFills = 200
 
