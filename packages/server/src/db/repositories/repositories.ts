@@ -18,6 +18,7 @@ import { createPictureRepository, type PictureRepository } from './picture-repos
 import { createRowRepository, type RowRepository } from './row-repository.js'
 import { createSettingsRepository, type SettingsRepository } from './settings-repository.js'
 import { createStashRepository, type StashRepository } from './stash-repository.js'
+import type { RepositoryTools } from './tools.js'
 
 export interface Repositories {
   readonly things: RowRepository<ThingRow, ThingBody>
@@ -27,11 +28,6 @@ export interface Repositories {
   readonly stash: StashRepository
   readonly pictures: PictureRepository
   readonly settings: SettingsRepository
-}
-
-export interface RepositoryTools {
-  readonly now: () => Date
-  readonly newId: () => string
 }
 
 export function createRepositories(database: Database, tools: RepositoryTools): Repositories {

@@ -8,7 +8,7 @@ import {
 } from '@snowdrift/core'
 import { Op, type Transaction, type WhereOptions } from 'sequelize'
 import type { Database } from '../connect.js'
-import type { RepositoryTools } from './repositories.js'
+import type { RepositoryTools } from './tools.js'
 import type { Written } from './row-repository.js'
 
 export interface ChosenPiece {

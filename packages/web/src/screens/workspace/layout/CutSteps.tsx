@@ -3,7 +3,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react'
 import { Button } from '../../../parts/Button'
 import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
-import type { GroupJob } from './LayoutStation'
+import type { GroupJob } from './group-job'
 
 interface CutStepsProps {
   readonly order: readonly CutStep[]

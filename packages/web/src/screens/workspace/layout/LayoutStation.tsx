@@ -5,7 +5,6 @@ import {
   readLength,
   mm,
   type CoverToCut,
-  type CuttingGroup,
   type Length,
   type MaterialRow,
   type StashPieceRow,
@@ -20,6 +19,7 @@ import { plannedOf } from '../../../views/planned'
 import { usualCloth } from '../../../views/cloth-words'
 import { useCover } from '../cover-context'
 import { CutTogether } from './CutTogether'
+import type { GroupJob } from './group-job'
 import { GroupLayout } from './GroupLayout'
 import { Shopping } from './Shopping'
 import { pinsOf, sourceOf, type Source } from './sources'
@@ -39,13 +39,6 @@ export function LayoutStation() {
     return <p className="text-soft">The pieces are laid out as soon as everything needed is measured.</p>
   if (!cutting || !materials || !pieces) return <p className="text-soft">Fetching the stash …</p>
   return <LaidOut cutting={cutting} materials={materials} pieces={pieces} />
-}
-
-/** A group of pieces with its cloth and what the search is asked. */
-export interface GroupJob {
-  readonly group: CuttingGroup
-  readonly source: Source
-  readonly request: ReturnType<typeof layoutRequestOf>
 }
 
 interface LaidOutProps {

@@ -26,7 +26,7 @@ import { DrawingView } from '../../../views/DrawingView'
 import { textScaleFor } from '../../../views/text-scale'
 import { useIsNarrow } from '../../../views/use-is-narrow'
 import { useCover } from '../cover-context'
-import type { GroupJob } from './LayoutStation'
+import type { GroupJob } from './group-job'
 
 /** Where a piece was put: it stays there. */
 export interface Move {

@@ -22,7 +22,7 @@ import { Length } from '../../../parts/Length'
 import { createNestClient, type NestClient } from '../../../workers/nest-client'
 import { roleWords } from '../layers/role-words'
 import { useCover } from '../cover-context'
-import type { GroupJob } from './LayoutStation'
+import type { GroupJob } from './group-job'
 
 interface ShoppingProps {
   readonly groups: readonly GroupJob[]

@@ -1,13 +1,12 @@
-import { mm, type CuttingSource } from '@snowdrift/core'
+import { mm, readLength, type CuttingSource } from '@snowdrift/core'
 import { useMaterialsQuery } from '../../../api/api'
 import { LengthField } from '../../../parts/LengthField'
 import { SelectField } from '../../../parts/SelectField'
 import { usualCloth } from '../../../views/cloth-words'
 import { useCover } from '../cover-context'
-import type { GroupJob } from './LayoutStation'
+import type { GroupJob } from './group-job'
 import { sayStashPiece } from './sources'
 import type { Cutting } from './use-cutting'
-import { readLength } from '@snowdrift/core'
 
 /** Which row of the stash a group comes from, which of its pieces may be used, and whether more may be bought. */
 export function SourceChooser({ job, cutting }: { readonly job: GroupJob; readonly cutting: Cutting }) {

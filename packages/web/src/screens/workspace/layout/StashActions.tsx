@@ -4,7 +4,7 @@ import { useCutPiecesMutation, useReleasePiecesMutation, useReservePiecesMutatio
 import { describeError } from '../../../api/describe-error'
 import { Button } from '../../../parts/Button'
 import { useCover } from '../cover-context'
-import type { GroupJob } from './LayoutStation'
+import type { GroupJob } from './group-job'
 import type { Cutting } from './use-cutting'
 
 interface StashActionsProps {
