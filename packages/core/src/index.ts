@@ -114,7 +114,7 @@ export {
 export { missingReadings, type ReadingChoice } from './object/required.js'
 export { deriveUncertainty } from './object/uncertainty.js'
 export { describeUnplaced, layoutToJson, type LayoutJson, type UnplacedWords } from './file/layout-json.js'
-export { checkPinsTogether, readLayoutRequest, type TypedLayoutRequest } from './file/layout-request.js'
+export { checkPinsTogether, readLayoutRequest } from './file/layout-request.js'
 export { orderCuts, type CutStep } from './nest/cut-order.js'
 export type { Layout, Placement, UsedSheet, Unplaced } from './nest/layout.js'
 export { findLeftOvers, type LeftOver } from './nest/left-overs.js'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lengthInput, type TypedLength } from '../length/length-input.js'
+import { lengthInput } from '../length/length-input.js'
 import { customary, units, type Unit } from '../length/unit.js'
 import { formatLength } from '../length/format.js'
 import { mm, zero, type Length } from '../length/length.js'
@@ -16,7 +16,7 @@ import type { Issue } from './issue.js'
 import type { ReadResult } from './read-cover.js'
 import { describeSchemaIssues, show } from './schema-issues.js'
 
-export const layoutUnit = (input: unknown): Unit =>
+const layoutUnit = (input: unknown): Unit =>
   units.find(known => known === (input as { unit?: unknown } | null)?.unit) ?? 'in'
 
 /** The layout request as JSON; a bare number is in `unit`, inches unless it says. */
@@ -65,16 +65,6 @@ export function layoutRequestSchema(unit: Unit) {
 export function layoutRequestJsonSchema(): Record<string, unknown> {
   const schema = z.toJSONSchema(layoutRequestSchema('in'), { io: 'input', unrepresentable: 'any' })
   return { ...schema, title: 'Snowdrift layout request' }
-}
-
-export interface TypedLayoutRequest {
-  readonly unit?: Unit
-  readonly cuts?: 'scissors' | 'rotary'
-  readonly gap?: TypedLength
-  readonly budgetMs?: number
-  readonly seed?: number
-  readonly cloths: readonly unknown[]
-  readonly pieces: readonly unknown[]
 }
 
 export interface ReadLayoutRequest {

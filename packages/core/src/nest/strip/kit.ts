@@ -53,9 +53,3 @@ export function createKit(rectangles: readonly KitRectangle[]): Kit {
 export function createLaid(count: number): Laid {
   return { x: new Int32Array(count), y: new Int32Array(count), turned: new Uint8Array(count) }
 }
-
-export function copyLaid(from: Laid, to: Laid): void {
-  to.x.set(from.x)
-  to.y.set(from.y)
-  to.turned.set(from.turned)
-}

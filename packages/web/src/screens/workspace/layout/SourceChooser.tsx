@@ -34,7 +34,7 @@ export function SourceChooser({ job, cutting }: { readonly job: GroupJob; readon
           : 'Not from the stash'}
         {settings.buy ? '; the rest is bought' : '; nothing is bought'}
       </summary>
-      <div className="mt-3 grid gap-4 sm:grid-cols-2">
+      <div className="mt-3 grid items-start gap-4 sm:grid-cols-2">
         <SelectField
           label="Material of the stash"
           value={material?.id ?? ''}
