@@ -14,23 +14,20 @@ export {
 export {
   notionKinds,
   pieceSources,
-  readCutBody,
   readStashPieceBody,
-  readTakeBody,
   sizeOfStashPiece,
   stashEventRow,
   stashPieceRow,
   weaves,
-  type CutBody,
   type PieceSource,
   type StashEventKind,
   type StashEventRow,
   type StashPieceBody,
   type StashPieceRow,
   type Stock,
-  type TakeBody,
   type Weave,
 } from './api/stash.js'
+export { checkLeftOvers, readCutBody, readTakeBody, type CutBody, type TakeBody } from './api/take.js'
 export type { Drawing, Fill, LineStyle, Mark, PathMark, TextMark } from './drawing/drawing.js'
 export { closedFront, type ClosedFront } from './drawing/closed-front.js'
 export { drawEndOn } from './drawing/end-on-drawing.js'

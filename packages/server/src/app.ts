@@ -5,13 +5,16 @@ import type { Repositories } from './db/repositories/repositories.js'
 import type { FabricShop } from './devices/shop/shop.js'
 import { mostBodyBytes } from './http/body.js'
 import { guard } from './http/guard.js'
-import { isDatabaseDown, isUnknownReference } from './http/database-errors.js'
+import { databaseTrouble, isUnknownReference } from './http/database-errors.js'
+import { deadline, isLate } from './http/deadline.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
 import { createCsvRoutes } from './routes/csv-routes.js'
 import { createRowRoutes } from './routes/row-routes.js'
 import { createShopRoutes } from './routes/shop-routes.js'
-import { createMaterialRoutes, createStashRoutes } from './routes/stash-routes.js'
+import { createMaterialRoutes } from './routes/material-routes.js'
+import { createStashRoutes } from './routes/stash-routes.js'
+import type { PictureShrinker } from './pictures/shrinker.js'
 import { createSettingsRoutes } from './routes/settings-routes.js'
 import type { WorkshopEnv } from './routes/workshop.js'
 import { serveWeb } from './routes/web.js'
@@ -26,6 +29,7 @@ export interface AppDependencies {
   readonly workshopOf: (request: HonoRequest) => string
   /** Where cloth is bought. */
   readonly shop: FabricShop
+  readonly shrinker: PictureShrinker
   /** Throws where the database does not answer. */
   readonly ping: () => Promise<void>
   readonly log: Log
@@ -36,21 +40,22 @@ export interface AppDependencies {
 
 /** The whole server as a function of its dependencies. */
 export function createApp(dependencies: AppDependencies): Hono {
-  const { repositories, workshopOf, shop, ping, log, now, webFolder } = dependencies
-  const { things, covers, materials, cuttings, settings } = repositories
+  const { repositories, workshopOf, shop, shrinker, ping, log, now, webFolder } = dependencies
   const api = new Hono<WorkshopEnv>()
+    .use(deadline)
     .get('/health', async context => {
       await ping()
       return context.json({ status: 'ok' })
     })
     .use(async (context, next) => {
       context.set('workshop', workshopOf(context.req))
+      context.set('repositories', repositories)
       context.header('Cache-Control', 'no-store')
       await next()
     })
     // Pictures and tables bound their own bodies.
-    .route('/materials', createMaterialRoutes(repositories))
-    .route('/stash.csv', createCsvRoutes(repositories))
+    .route('/materials', createMaterialRoutes(shrinker))
+    .route('/stash.csv', createCsvRoutes())
     .on(
       ['POST', 'PUT'],
       '/*',
@@ -60,13 +65,19 @@ export function createApp(dependencies: AppDependencies): Hono {
         onError: context => answerProblem(context, { kind: 'too-large', limit: '256 kB' }),
       }),
     )
-    .route('/things', createRowRoutes({ what: 'thing', rows: things, read: readThingBody }))
-    .route('/covers', createRowRoutes({ what: 'cover', rows: covers, read: readCoverBody }))
-    .route('/materials', createRowRoutes({ what: 'material', rows: materials, read: readMaterialBody }))
-    .route('/cuttings', createRowRoutes({ what: 'cutting', rows: cuttings, read: readCuttingBody }))
-    .route('/stash', createStashRoutes(repositories))
+    .route('/things', createRowRoutes({ what: 'thing', rows: ({ things }) => things, read: readThingBody }))
+    .route('/covers', createRowRoutes({ what: 'cover', rows: ({ covers }) => covers, read: readCoverBody }))
+    .route(
+      '/materials',
+      createRowRoutes({ what: 'material', rows: ({ materials }) => materials, read: readMaterialBody }),
+    )
+    .route(
+      '/cuttings',
+      createRowRoutes({ what: 'cutting', rows: ({ cuttings }) => cuttings, read: readCuttingBody }),
+    )
+    .route('/stash', createStashRoutes())
     .route('/shop', createShopRoutes(shop))
-    .route('/settings', createSettingsRoutes(settings))
+    .route('/settings', createSettingsRoutes())
     .all('/*', context => answerProblem(context, { kind: 'missing', what: 'such address' }))
 
   const app = new Hono()
@@ -86,8 +97,11 @@ export function createApp(dependencies: AppDependencies): Hono {
         kind: 'unreadable',
         issues: [{ path: 'thingId', message: 'There is no such thing on the shelf.' }],
       })
-    log.error({ error: error.message, stack: error.stack }, 'failed')
-    return answerProblem(context, { kind: isDatabaseDown(error) ? 'down' : 'bug' })
+    const trouble = isLate(error) ? 'away' : databaseTrouble(error)
+    const { method, path } = context.req
+    log.error({ method, path, trouble, error: error.message, stack: error.stack }, 'failed')
+    if (trouble === 'away') return answerProblem(context, { kind: 'down', wrote: method !== 'GET' })
+    return answerProblem(context, { kind: trouble ?? 'bug' })
   })
   return app
 }

@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto'
-import { serve as serveNode } from '@hono/node-server'
 import { createApp, type Log } from './app.js'
 import { connect, type Database } from './db/connect.js'
 import { migrate } from './db/migrate.js'
@@ -9,6 +8,8 @@ import { setTimeout } from 'node:timers/promises'
 import type { FabricShop } from './devices/shop/shop.js'
 import { createSimulatedShop } from './devices/shop/simulated-shop.js'
 import { loadDemo } from './demo/load-demo.js'
+import { listen } from './http/listen.js'
+import { createPictureShrinker } from './pictures/shrinker.js'
 
 export interface ServeOptions {
   readonly databaseUrl: string
@@ -28,57 +29,65 @@ export interface Server {
   readonly close: () => Promise<void>
 }
 
+const hourMs = 3_600_000
+/** A device that was away for longer asks by what stands there instead. */
+const answersKeptMs = 48 * hourMs
+
 /** Connects, migrates, makes the workshop and listens on 127.0.0.1. Demo and own work are workshops of their own. */
-export async function serve({
-  databaseUrl,
-  port,
-  log,
-  demo = false,
-  webFolder,
-  shop,
-}: ServeOptions): Promise<Server> {
-  const database = await connect(databaseUrl)
+export async function serve(options: ServeOptions): Promise<Server> {
+  const database = await connect(options.databaseUrl)
+  try {
+    return await serveFrom(database, options)
+  } catch (error) {
+    await database.close()
+    throw error
+  }
+}
+
+async function serveFrom(
+  database: Database,
+  { port, log, demo = false, webFolder, shop }: ServeOptions,
+): Promise<Server> {
   await migrate(database.sequelize)
   const now = () => new Date()
   const repositories = createRepositories(database, { now, newId: randomUUID })
   const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
   if (demo) await loadDemo(repositories, workshop)
+  const shrinker = createPictureShrinker()
   const app = createApp({
     repositories,
     workshopOf: () => workshop,
     shop: shop ?? createSimulatedShop({ now, wait: async ms => setTimeout(ms), chance: Math.random }),
+    shrinker,
     ping: () => database.sequelize.authenticate(),
     log,
     now,
     ...(webFolder !== undefined && { webFolder }),
   })
   const listening = await listen(app.fetch, port)
+  const stopForgetting = forgetOldAnswers(repositories, log)
   return {
     address: `http://127.0.0.1:${listening.port}`,
     workshop,
     repositories,
     database,
     close: async () => {
+      stopForgetting()
       await listening.close()
+      shrinker.close()
       await database.close()
     },
   }
 }
 
-async function listen(fetch: Parameters<typeof serveNode>[0]['fetch'], port: number) {
-  return new Promise<{ port: number; close: () => Promise<void> }>((resolve, reject) => {
-    const server = serveNode(
-      { fetch, port, hostname: '127.0.0.1', serverOptions: { requestTimeout: 30_000 } },
-      info =>
-        resolve({
-          port: info.port,
-          close: () =>
-            new Promise(closed => {
-              server.close(() => closed())
-              if ('closeAllConnections' in server) server.closeAllConnections()
-            }),
-        }),
-    )
-    server.once('error', reject)
-  })
+/** Once an hour, and at the start. Gives the function that ends it. */
+function forgetOldAnswers({ answers }: Repositories, log: Log): () => void {
+  const forget = () => {
+    answers
+      .forgetBefore(new Date(Date.now() - answersKeptMs))
+      .catch((error: unknown) => log.error({ error: String(error) }, 'old answers stay'))
+  }
+  forget()
+  const timer = setInterval(forget, hourMs).unref()
+  return () => clearInterval(timer)
 }

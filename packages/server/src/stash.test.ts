@@ -1,7 +1,10 @@
+import { randomUUID } from 'node:crypto'
 import { expect } from 'chai'
 import sharp from 'sharp'
 import { createSimulatedShop } from './devices/shop/simulated-shop.js'
 import type { FabricShop, ShopAnswer } from './devices/shop/shop.js'
+import { listAll } from './db/repositories/page.js'
+import { ensureWorkshop } from './db/repositories/workshops.js'
 import { coverBody, materialBody } from './testing/bodies.js'
 import {
   createTestApp,
@@ -18,6 +21,7 @@ interface Piece {
   readonly width: string
   readonly length: string
   readonly materialId: string
+  readonly count: number
 }
 
 describe('the stash', function () {
@@ -53,6 +57,14 @@ describe('the stash', function () {
   const historyOf = async (materialId: string) =>
     itemsOf(await app.request('GET', `/api/materials/${materialId}/history`))
   const chosen = ({ id, version }: Piece) => ({ id, version })
+  async function largeStash(count: number) {
+    const workshop = await ensureWorkshop(app.database.models, `large-${randomUUID()}`, randomUUID)
+    const { materials, stash } = app.repositories
+    const { id } = await materials.create(workshop, materialBody)
+    const piece = { source: 'remnant', width: '500', length: '700', count: 1, note: '' } as const
+    await stash.addAll(workshop, [{ materialId: id, pieces: Array<typeof piece>(count).fill(piece) }])
+    return { workshop, pieces: await listAll(page => stash.list(workshop, page)) }
+  }
 
   it('keeps pieces as they were typed, and changes and drops them by version', async () => {
     const material = await createMaterial()
@@ -126,6 +138,130 @@ describe('the stash', function () {
     const stale = { coverId, pieces: [chosen(one), { ...chosen(other), version: 7 }] }
     expect((await app.request('POST', '/api/stash/reserve', { body: stale })).status).to.equal(412)
     expect((await piecesOf(material)).map(({ state }) => state)).to.deep.equal(['free', 'free'])
+  })
+
+  it('cuts some of several alike, and leaves the others where they are', async () => {
+    const [material, coverId] = [await createMaterial(), await createCover()]
+    const body = { source: 'sheet', width: '300', length: '400', count: 3 }
+    const added = await app.request('POST', `/api/materials/${material}/pieces`, { body })
+    const cut = (version: number, count?: number) =>
+      app.request('POST', '/api/stash/cut', {
+        body: { coverId, pieces: [{ id: added.body.id, version, ...(count && { count }), leftOvers: [] }] },
+      })
+    expect((await cut(1, 4)).body.detail).to.contain('pieces[0].count: Expected at most 3')
+    expect((await cut(1, 2)).status).to.equal(200)
+    expect((await piecesOf(material)).map(({ count, state }) => [count, state])).to.deep.equal([[1, 'free']])
+    expect((await cut(2)).status).to.equal(200)
+    expect(await piecesOf(material)).to.deep.equal([])
+    expect(
+      (await historyOf(material)).filter(({ what }) => what === 'cut').map(({ detail }) => detail),
+    ).to.deep.equal(['sheet 300 × 400', 'sheet 300 × 400 (2)'])
+  })
+
+  it('refuses the same piece twice in one cut, and left-overs that cannot be of it', async () => {
+    const [material, coverId] = [await createMaterial(), await createCover()]
+    const piece = await addPiece(material, '500', '700')
+    const cut = (leftOvers: readonly object[], times = 1) =>
+      app.request('POST', '/api/stash/cut', {
+        body: { coverId, pieces: Array<object>(times).fill({ ...chosen(piece), leftOvers }) },
+      })
+    const left = (width: string, length: string) => ({ width, length })
+    expect((await cut([left('100', '100')], 2)).body.detail).to.contain('It is named before, as pieces[0].')
+    for (const [leftOvers, complaint] of [
+      [[left('510', '600')], 'pieces[0].leftOvers[0]: Expected at most 500 mm × 700 mm'],
+      [[left('-20', '100')], 'pieces[0].leftOvers[0]: Expected a width and a length over nought'],
+      [[left('500', '400'), left('500', '400')], 'Together they are larger'],
+    ] as const) {
+      const refused = await cut(leftOvers)
+      expect([refused.status, refused.body.detail]).to.satisfy(
+        ([status, detail]: [number, string]) => status === 422 && detail.includes(complaint),
+      )
+    }
+    expect(await piecesOf(material)).to.have.length(1)
+    expect((await cut([left('500', '400'), left('300', '500')])).status).to.equal(200)
+  })
+
+  it('keeps and cuts only for a cover that there is', async () => {
+    const [material, deleted] = [await createMaterial(), await createCover()]
+    const piece = await addPiece(material)
+    await app.request('DELETE', `/api/covers/${deleted}`, ifMatch(1))
+    const body = coverBody()
+    const theirs = (await app.request('POST', '/api/covers', { body, workshop: app.theirs })).body.id
+    for (const coverId of [deleted, theirs, '7b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f'])
+      for (const [what, more] of [
+        ['reserve', {}],
+        ['cut', { leftOvers: [] }],
+      ] as const)
+        // prettier-ignore
+        expect(
+          (
+            await app.request('POST', `/api/stash/${what}`, {
+              body: { coverId, pieces: [{ ...chosen(piece), ...more }] },
+            })
+          ).body.detail,
+        ).to.contain('no such cover')
+    expect((await piecesOf(material)).map(({ state }) => state)).to.deep.equal(['free'])
+  })
+
+  it('lets go of what was kept for a cover when that is deleted', async () => {
+    const [material, coverId] = [await createMaterial(), await createCover()]
+    const piece = await addPiece(material)
+    await app.request('POST', '/api/stash/reserve', { body: { coverId, pieces: [chosen(piece)] } })
+    await app.request('DELETE', `/api/covers/${coverId}`, ifMatch(1))
+    expect((await piecesOf(material)).map(({ state }) => state)).to.deep.equal(['free'])
+    expect((await historyOf(material)).map(({ what }) => what).slice(0, 2)).to.deep.equal([
+      'released',
+      'reserved',
+    ])
+  })
+
+  it('keeps the size of its pieces when a material takes another unit', async () => {
+    const material = await createMaterial()
+    await addPiece(material, '18', '21 cm')
+    const body = { ...materialBody, unit: 'in', material: { ...materialBody.material, thickness: '0.4 mm' } }
+    expect((await app.request('PUT', `/api/materials/${material}`, { body, ...ifMatch(1) })).status).to.equal(
+      200,
+    )
+    expect((await piecesOf(material)).map(({ width, length }) => [width, length])).to.deep.equal([
+      ['18 mm', '21 cm'],
+    ])
+  })
+
+  it('shows all of a large stash, page by page, and writes all of it as CSV', async () => {
+    const { workshop, pieces } = await largeStash(2542)
+    const seen: string[] = []
+    let path = '/api/stash/pieces?limit=500'
+    while (path) {
+      const { body } = await app.request('GET', path, { workshop })
+      seen.push(...body.items.map(({ id }) => id))
+      path = body.next === null ? '' : `/api/stash/pieces?limit=500&after=${body.next}`
+    }
+    expect(new Set(seen)).to.deep.equal(new Set(pieces.map(({ id }) => id)))
+    expect(seen).to.have.length(2542)
+    const last = pieces.at(-1)
+    if (!last) throw new Error('The stash is empty')
+    const body = { source: 'remnant', width: '10', length: '20', note: 'the last' }
+    const changed = await app.request('PUT', `/api/stash/pieces/${last.id}`, {
+      body,
+      workshop,
+      ...ifMatch(1),
+    })
+    expect(changed.status).to.equal(200)
+    const csv = (await app.requestBytes('GET', '/api/stash.csv', undefined, workshop)).bytes.toString('utf8')
+    expect(csv.trim().split('\r\n')).to.have.length(2543)
+  })
+
+  it('tells its history page by page', async () => {
+    const material = await createMaterial()
+    for (let n = 0; n < 4; n++) await addPiece(material, String(100 + n), '200')
+    const history = (more: string) => app.request('GET', `/api/materials/${material}/history?limit=3${more}`)
+    const first = await history('')
+    const second = await history(`&after=${first.body.next ?? ''}`)
+    expect([...itemsOf(first), ...itemsOf(second)].map(({ what }) => what)).to.deep.equal([
+      ...Array<string>(4).fill('piece-added'),
+      'added',
+    ])
+    expect(second.body.next).to.equal(null)
   })
 
   it('keeps a piece for one cover: another can neither take nor cut it until it is let go', async () => {

@@ -10,6 +10,7 @@ import { mm } from '../length/length.js'
 import { units, type Unit } from '../length/unit.js'
 import type { TypedMaterial } from '../file/typical-materials.js'
 import type { SettingsRow } from './rows.js'
+import { onceFor } from './once-for.js'
 import { stockSchema, type Stock } from './stash.js'
 
 export interface ThingBody {
@@ -43,6 +44,8 @@ const materialBodyShape = z.strictObject({
   stock: z.unknown().optional(),
 })
 
+const materialSchema = onceFor((unit: Unit) => z.strictObject(materialShape(unit)))
+
 /** Reads a thing as the browser sends it. What it says is kept as typed once it has been found readable. */
 export function readThingBody(input: unknown): ReadResult<ThingBody> {
   const shape = check(thingShape, input)
@@ -64,7 +67,7 @@ export function readCoverBody(input: unknown): ReadResult<CoverBody> {
 export function readMaterialBody(input: unknown): ReadResult<MaterialBody> {
   const shape = check(materialBodyShape, input)
   if (!shape.ok) return shape
-  const material = check(z.strictObject(materialShape(shape.value.unit)), shape.value.material, 'material')
+  const material = check(materialSchema(shape.value.unit), shape.value.material, 'material')
   if (!material.ok) return material
   const { stock = {} } = shape.value
   const read = check(stockSchema(shape.value.unit), stock, 'stock')

@@ -2,7 +2,7 @@ import { expect } from 'chai'
 import { inches, mm } from '../length/length.js'
 import { readMaterialBody } from './bodies.js'
 import { readCuttingBody } from './cuttings.js'
-import { readCutBody, readStashPieceBody, readTakeBody, sizeOfStashPiece } from './stash.js'
+import { readStashPieceBody, sizeOfStashPiece } from './stash.js'
 
 const id = '5f0f3d1e-8f59-4d2c-9f3a-2f1f2f3f4f5f'
 type Read = {
@@ -74,24 +74,6 @@ describe('what the stash knows of a material', () => {
     expect(complaint(body({ price: -1 }))).to.contain('stock.price: Expected at least 0')
     expect(complaint(body({ weave: 'paisley' }))).to.contain('stock.weave: Expected plain')
     expect(complaint(body({ width: 'wide' }))).to.contain('stock.width: ')
-  })
-})
-
-describe('taking and cutting', () => {
-  const piece = { id, version: 3 }
-
-  it('names a cover, and pieces as they stood', () => {
-    expect(complaint(readTakeBody({ coverId: id, pieces: [piece] }))).to.equal('none')
-    expect(complaint(readTakeBody({ coverId: id, pieces: [] }))).to.contain('pieces: Expected at least 1')
-    expect(complaint(readTakeBody({ coverId: 'mine', pieces: [piece] }))).to.contain('coverId: ')
-    expect(complaint(readTakeBody({ coverId: id, pieces: [{ id }] }))).to.contain('pieces[0].version: ')
-  })
-
-  it('says what is left of each', () => {
-    const cut = (leftOvers: unknown) => readCutBody({ coverId: id, pieces: [{ ...piece, leftOvers }] })
-    expect(complaint(cut([{ width: '3', length: '4' }]))).to.equal('none')
-    expect(complaint(cut(undefined))).to.contain('pieces[0].leftOvers: Expected a list')
-    expect(complaint(cut(Array(41).fill({ width: '3', length: '4' })))).to.contain('Expected at most 40')
   })
 })
 

@@ -4,6 +4,7 @@ import type { ReadResult } from '../file/read-cover.js'
 import { describeSchemaIssues } from '../file/schema-issues.js'
 import { lengthInput, typedLength, type TypedLength } from '../length/length-input.js'
 import { mm, type Length } from '../length/length.js'
+import { onceFor } from './once-for.js'
 import type { Unit } from '../length/unit.js'
 
 /** The small pictures of cloth that are drawn where there is no photograph. */
@@ -22,11 +23,11 @@ export const notionKinds = [
   'magnet',
 ] as const
 
-const anyLength = (unit: Unit) => lengthInput(unit, { min: mm(1), max: mm(100_000) })
+export const anyLength = (unit: Unit) => lengthInput(unit, { min: mm(1), max: mm(100_000) })
 
 /** What the stash knows of a material beside its properties. Prices are in the workshop’s own money. */
-export function stockSchema(unit: Unit) {
-  return z.strictObject({
+export const stockSchema = onceFor((unit: Unit) =>
+  z.strictObject({
     /** For a metre or a yard, whichever goes with the unit; of what is counted, for one. */
     price: z.number().min(0).max(100_000).optional(),
     weave: z.enum(weaves).optional(),
@@ -35,8 +36,8 @@ export function stockSchema(unit: Unit) {
     /** Usable width, selvedges off. */
     width: anyLength(unit).optional(),
     notion: z.enum(notionKinds).optional(),
-  })
-}
+  }),
+)
 export type Stock = z.input<ReturnType<typeof stockSchema>>
 
 export const pieceSources = ['yardage', 'remnant', 'garment', 'sheet', 'left-over', 'notion'] as const
@@ -74,16 +75,20 @@ export const stashPieceRow = z.strictObject({
 })
 export type StashPieceRow = z.infer<typeof stashPieceRow>
 
-/** Reads a piece; its bare lengths are in the unit of its material. */
-export function readStashPieceBody(unit: Unit): (input: unknown) => ReadResult<StashPieceBody> {
+const pieceSchema = onceFor((unit: Unit) => {
   const length = anyLength(unit).nullable().default(null)
-  const schema = z.strictObject({
+  return z.strictObject({
     ...storedPiece,
     width: length,
     length,
     count: storedPiece.count.default(1),
     note: storedPiece.note.default(''),
   })
+})
+
+/** Reads a piece; its bare lengths are in the unit of its material. */
+export function readStashPieceBody(unit: Unit): (input: unknown) => ReadResult<StashPieceBody> {
+  const schema = pieceSchema(unit)
   return input => {
     const parsed = schema.safeParse(input)
     if (!parsed.success) return { ok: false, issues: describeSchemaIssues(parsed.error, input) }
@@ -118,36 +123,6 @@ export function sizeOfStashPiece(
   return across.success && along.success ? { width: across.data, length: along.data } : undefined
 }
 
-const chosen = z.strictObject({ id: z.uuid(), version: z.int().min(1) })
-
-/** What a cover takes: pieces kept for it, let go, or cut, each as it stood when it was chosen. */
-export interface TakeBody {
-  readonly coverId: string
-  readonly pieces: readonly { readonly id: string; readonly version: number }[]
-}
-
-export interface CutBody {
-  readonly coverId: string
-  readonly pieces: readonly {
-    readonly id: string
-    readonly version: number
-    /** What comes back to the stash, as typed in the unit of the material. */
-    readonly leftOvers: readonly { readonly width: TypedLength; readonly length: TypedLength }[]
-  }[]
-}
-
-const most = 200
-
-export function readTakeBody(input: unknown): ReadResult<TakeBody> {
-  return check(z.strictObject({ coverId: z.uuid(), pieces: z.array(chosen).min(1).max(most) }), input)
-}
-
-export function readCutBody(input: unknown): ReadResult<CutBody> {
-  const leftOver = z.strictObject({ width: typedLength, length: typedLength })
-  const piece = chosen.extend({ leftOvers: z.array(leftOver).max(40) })
-  return check(z.strictObject({ coverId: z.uuid(), pieces: z.array(piece).min(1).max(most) }), input)
-}
-
 /** One line of a material’s history. */
 export const stashEventRow = z.strictObject({
   at: z.iso.datetime(),
@@ -169,10 +144,3 @@ export const stashEventRow = z.strictObject({
 })
 export type StashEventRow = z.infer<typeof stashEventRow>
 export type StashEventKind = StashEventRow['what']
-
-function check<Value>(schema: z.ZodType<Value>, input: unknown): ReadResult<Value> {
-  const parsed = schema.safeParse(input)
-  return parsed.success
-    ? { ok: true, value: parsed.data }
-    : { ok: false, issues: describeSchemaIssues(parsed.error, input) }
-}

@@ -50,8 +50,14 @@ export const mostCsvLines = 2000
 
 /** The stash as a table that any spreadsheet reads. */
 export function writeStashCsv(materials: readonly MaterialRow[], pieces: readonly StashPieceRow[]): string {
+  const byMaterial = new Map<string, StashPieceRow[]>()
+  for (const piece of pieces) {
+    const own = byMaterial.get(piece.materialId)
+    if (own) own.push(piece)
+    else byMaterial.set(piece.materialId, [piece])
+  }
   const lines = materials.flatMap(({ id, unit, swatch, material, stock }) => {
-    const own = pieces.filter(({ materialId }) => materialId === id)
+    const own = byMaterial.get(id) ?? []
     const row = {
       ...material,
       unit,
@@ -89,52 +95,76 @@ export type ReadStashCsv =
   | { readonly ok: true; readonly entries: readonly StashEntry[] }
   | { readonly ok: false; readonly issues: readonly Issue[] }
 
-/** Reads such a table. Lines of the same name, role and unit are one material. All of it reads, or nothing is taken. */
-export function readStashCsv(text: string): ReadStashCsv {
-  const parsed = Papa.parse<Readonly<Record<string, string>>>(text.replace(/^\uFEFF/, ''), {
+/**
+ * Reads such a table; a cell without a unit is in `unit`. Lines of the same name, role and unit are one material. All of
+ * it reads, or nothing is taken; at most fifty things are said of it.
+ */
+export function readStashCsv(text: string, unit: Unit): ReadStashCsv {
+  const heading = checkHeading(text)
+  if (heading) return refuse([heading])
+  const parsed = Papa.parse<Readonly<Record<string, string>>>(text, {
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: header => header.trim(),
+    preview: mostCsvLines + 1,
   })
-  const unknown = (parsed.meta.fields ?? []).filter(field => !columns.some(column => column === field))
-  if (unknown.length > 0 || !parsed.meta.fields?.includes('name')) {
-    const message = `Expected columns among ${columns.join(', ')}, name among them; found ${(parsed.meta.fields ?? []).join(', ') || 'none'}.`
-    return { ok: false, issues: [{ path: 'line 1', message }] }
-  }
   if (parsed.data.length > mostCsvLines)
-    return {
-      ok: false,
-      issues: [{ path: '', message: `Expected at most ${mostCsvLines} lines, found ${parsed.data.length}.` }],
-    }
-  const issues: Issue[] = parsed.errors.map(({ row, message }) => ({
-    path: `line ${(row ?? 0) + 2}`,
-    message,
-  }))
+    return refuse([{ path: '', message: `Expected at most ${mostCsvLines} lines, found more.` }])
+  const issues: Issue[] = parsed.errors
+    .slice(0, mostIssues)
+    .map(({ row, message }) => ({ path: `line ${(row ?? 0) + 2}`, message }))
   const entries = new Map<string, { readonly material: MaterialBody; readonly pieces: StashPieceBody[] }>()
-  parsed.data.forEach((line, index) => {
-    const path = `line ${index + 2}`
-    const key = [line.name, line.role, line.unit].join('\u0000')
-    const known = entries.get(key)
-    const material = known ? undefined : readMaterialBody(materialOf(line))
-    if (material && !material.ok) issues.push(...material.issues.map(issue => under(path, issue)))
-    if (material?.ok) entries.set(key, { material: material.value, pieces: [] })
-    if (!line.pieceSource) return
-    const piece = readStashPieceBody((line.unit ?? 'in') as Unit)(pieceOf(line))
-    if (piece.ok) entries.get(key)?.pieces.push(piece.value)
-    else issues.push(...piece.issues.map(issue => under(path, issue)))
-  })
-  return issues.length > 0
-    ? { ok: false, issues: issues.slice(0, 50) }
-    : { ok: true, entries: [...entries.values()] }
+  for (const [index, line] of parsed.data.entries()) {
+    if (issues.length >= mostIssues) break
+    issues.push(...takeLine(line, unit, entries).map(issue => under(`line ${index + 2}`, issue)))
+  }
+  return issues.length > 0 ? refuse(issues) : { ok: true, entries: [...entries.values()] }
+}
+
+const mostIssues = 50
+const longestHeading = 2000
+
+function refuse(issues: readonly Issue[]): ReadStashCsv {
+  return { ok: false, issues: issues.slice(0, mostIssues) }
+}
+
+/** The first line by itself: before the rest is read, it is known to be a table of a stash. */
+function checkHeading(text: string): Issue | undefined {
+  const line = text.slice(0, longestHeading + 1).split(/\r?\n/, 1)[0] ?? ''
+  const fields = Papa.parse<readonly string[]>(line).data[0]?.map(field => field.trim()) ?? []
+  const known = fields.every(field => columns.some(column => column === field))
+  if (line.length <= longestHeading && known && fields.includes('name')) return undefined
+  const found = fields.join(', ').slice(0, 200) || 'none'
+  const message = `Expected columns among ${columns.join(', ')}, name among them; found ${found}.`
+  return { path: 'line 1', message }
+}
+
+/** Adds what a line says to the entries; gives what is wrong with it. */
+function takeLine(
+  line: Readonly<Record<string, string>>,
+  unit: Unit,
+  entries: Map<string, { readonly material: MaterialBody; readonly pieces: StashPieceBody[] }>,
+): readonly Issue[] {
+  const said = line.unit?.trim() || unit
+  const key = [line.name, line.role, said].join('\u0000')
+  const material = entries.has(key) ? undefined : readMaterialBody(materialOf(line, said))
+  if (material && !material.ok) return material.issues
+  if (material) entries.set(key, { material: material.value, pieces: [] })
+  const entry = entries.get(key)
+  if (!line.pieceSource || !entry) return []
+  const piece = readStashPieceBody(entry.material.unit)(pieceOf(line))
+  if (!piece.ok) return piece.issues
+  entry.pieces.push(piece.value)
+  return []
 }
 
 const numbers = ['shrinkage', 'stretchAlong', 'stretchAcross', 'squash', 'takeUp', 'seeThrough'] as const
 const words = ['print', 'frays', 'stiffness'] as const
 
-function materialOf(line: Readonly<Record<string, string>>): unknown {
-  const { name, role, unit, thickness, swatch, washed, weave, repeat, usableWidth, price, notion } = line
+function materialOf(line: Readonly<Record<string, string>>, unit: string): unknown {
+  const { name, role, thickness, swatch, washed, weave, repeat, usableWidth, price, notion } = line
   return {
-    unit: unit || 'in',
+    unit,
     swatch: swatch || '#cccccc',
     material: {
       name: unguard(name),

@@ -9,18 +9,36 @@ export interface Database {
   readonly close: () => Promise<void>
 }
 
+/**
+ * How long things may take. The database ends its own statements; where it is not even able to do that, the client
+ * gives up a little later. Nothing waits without an end.
+ */
+const limits = {
+  connectionTimeoutMillis: 3000,
+  statement_timeout: 8000,
+  lock_timeout: 6000,
+  query_timeout: 10_000,
+  idle_in_transaction_session_timeout: 15_000,
+}
+
+/**
+ * Connections beyond twice the processors only stand in each other's way; fewer, and writes that wait for one another
+ * would keep those from reading who wait for nobody.
+ */
+const connections = () => 2 * availableParallelism() + 2
+
 /** Connects to `url`; a database that does not answer is a StartFailure that names its address, not its password. */
 export async function connect(url: string): Promise<Database> {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     logging: false,
-    // More connections than processors only stand in each other's way.
-    pool: { max: availableParallelism() + 1, idle: 10_000, acquire: 10_000 },
-    dialectOptions: { statement_timeout: 10_000, connectionTimeoutMillis: 5000 },
+    pool: { max: connections(), idle: 10_000, acquire: 5000 },
+    dialectOptions: limits,
   })
   try {
     await sequelize.authenticate()
   } catch (error) {
+    await sequelize.close().catch(() => undefined)
     throw new StartFailure(`The database at ${addressOf(url)} does not answer: ${(error as Error).message}`)
   }
   return { sequelize, models: defineModels(sequelize), close: () => sequelize.close() }

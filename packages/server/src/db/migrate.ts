@@ -1,23 +1,68 @@
-import type { QueryInterface, Sequelize } from 'sequelize'
-import { SequelizeStorage, Umzug } from 'umzug'
+import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
+import { Umzug } from 'umzug'
+import type { Migration } from './migrations/migration.js'
+import * as answers from './migrations/003-answers.js'
 import * as stash from './migrations/002-stash.js'
 import * as workshops from './migrations/001-workshops.js'
 
-/** Brings the tables up to date; gives the names of the steps that were taken. Append only. */
-export async function migrate(sequelize: Sequelize): Promise<readonly string[]> {
-  const umzug = new Umzug<QueryInterface>({
-    migrations: [step('001-workshops', workshops), step('002-stash', stash)],
-    context: sequelize.getQueryInterface(),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
-    logger: undefined,
+export const migrations: readonly (readonly [name: string, migration: Migration])[] = [
+  ['001-workshops', workshops],
+  ['002-stash', stash],
+  ['003-answers', answers],
+]
+
+/** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */
+const lockNumber = 4_180_001
+const longestWaitMs = 120_000
+
+/**
+ * Brings the tables up to date; gives the names of the steps that were taken. Append only. Each step and the line that
+ * notes it are one transaction, so a step cut short leaves nothing; several that start at once wait for each other.
+ */
+export async function migrate(
+  sequelize: Sequelize,
+  steps: typeof migrations = migrations,
+): Promise<readonly string[]> {
+  return sequelize.transaction(async lock => {
+    await sequelize.query(`SET LOCAL statement_timeout = ${longestWaitMs}`, { transaction: lock })
+    await sequelize.query(`SET LOCAL lock_timeout = ${longestWaitMs}`, { transaction: lock })
+    await sequelize.query(`SET LOCAL idle_in_transaction_session_timeout = 0`, { transaction: lock })
+    await sequelize.query('SELECT pg_advisory_xact_lock($1)', { bind: [lockNumber], transaction: lock })
+    await sequelize.query('CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(255) PRIMARY KEY)')
+    const umzug = new Umzug<QueryInterface>({
+      migrations: steps.map(([name, migration]) => stepOf(sequelize, name, migration)),
+      context: sequelize.getQueryInterface(),
+      storage: {
+        executed: () => namesOf(sequelize),
+        // Noted by the step itself, in its own transaction.
+        logMigration: async () => Promise.resolve(),
+        unlogMigration: async () => Promise.resolve(),
+      },
+      logger: undefined,
+    })
+    return (await umzug.up()).map(({ name }) => name)
   })
-  return (await umzug.up()).map(({ name }) => name)
 }
 
-function step(name: string, { up, down }: typeof workshops) {
+function stepOf(sequelize: Sequelize, name: string, { up, down }: Migration) {
+  const run = (work: (transaction: Transaction) => Promise<void>, note: string) =>
+    sequelize.transaction(async transaction => {
+      await sequelize.query('SET LOCAL statement_timeout = 0', { transaction })
+      await work(transaction)
+      await sequelize.query(note, { bind: [name], transaction })
+    })
   return {
     name,
-    up: ({ context }: { context: QueryInterface }) => up(context),
-    down: ({ context }: { context: QueryInterface }) => down(context),
+    up: ({ context }: { context: QueryInterface }) =>
+      run(transaction => up(context, transaction), 'INSERT INTO migrations (name) VALUES ($1)'),
+    down: ({ context }: { context: QueryInterface }) =>
+      run(transaction => down(context, transaction), 'DELETE FROM migrations WHERE name = $1'),
   }
+}
+
+async function namesOf(sequelize: Sequelize): Promise<string[]> {
+  const rows = await sequelize.query<{ name: string }>('SELECT name FROM migrations ORDER BY name', {
+    type: QueryTypes.SELECT,
+  })
+  return rows.map(({ name }) => name)
 }

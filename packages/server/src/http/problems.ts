@@ -13,11 +13,15 @@ export type Failure =
   | { readonly kind: 'stale'; readonly current: unknown }
   | { readonly kind: 'foreign'; readonly detail: string }
   | { readonly kind: 'shop-closed'; readonly detail: string }
-  | { readonly kind: 'down' }
+  /** The database is away. Of a write nobody knows whether it was taken. */
+  | { readonly kind: 'down'; readonly wrote: boolean }
+  | { readonly kind: 'full' }
+  | { readonly kind: 'busy'; readonly detail: string }
+  | { readonly kind: 'key-taken' }
   | { readonly kind: 'bug' }
 
 interface Answer {
-  readonly status: 400 | 403 | 404 | 412 | 413 | 415 | 422 | 428 | 500 | 503
+  readonly status: 400 | 403 | 404 | 412 | 413 | 415 | 422 | 428 | 500 | 503 | 507
   readonly title: string
   readonly detail: string
 }
@@ -32,7 +36,12 @@ export function answerProblem(context: Context, failure: Failure): Response {
     ...(failure.kind === 'unreadable' && { issues: failure.issues }),
     ...(failure.kind === 'stale' && { current: failure.current }),
   }
-  return context.body(JSON.stringify(problem), status, { 'Content-Type': 'application/problem+json' })
+  return context.body(JSON.stringify(problem), status, {
+    'Content-Type': 'application/problem+json',
+    ...(status === 503 && { 'Retry-After': '1' }),
+    // The rest of such a body is not read, so nothing can follow it on the same connection.
+    ...(failure.kind === 'too-large' && { Connection: 'close' }),
+  })
 }
 
 function describe(failure: Failure): Answer {
@@ -81,7 +90,23 @@ function describe(failure: Failure): Answer {
       return {
         status: 503,
         title: 'Database away',
-        detail: 'The database does not answer. Nothing was changed; try again in a moment.',
+        detail: failure.wrote
+          ? 'The database does not answer. Whether this was saved is not known; sent again with the same key, it is saved once.'
+          : 'The database does not answer. Try again in a moment.',
+      }
+    case 'full':
+      return {
+        status: 507,
+        title: 'No room left',
+        detail: 'The disk of the server is full. Nothing was changed; make room, then try again.',
+      }
+    case 'busy':
+      return { status: 503, title: 'Busy', detail: failure.detail }
+    case 'key-taken':
+      return {
+        status: 422,
+        title: 'Key used before',
+        detail: 'This Idempotency-Key belongs to another write. Take a new one for each.',
       }
     case 'bug':
       return {

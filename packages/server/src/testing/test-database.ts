@@ -8,6 +8,7 @@ import { connect, type Database } from '../db/connect.js'
 import type { FabricShop } from '../devices/shop/shop.js'
 import { migrate } from '../db/migrate.js'
 import { createRepositories, type Repositories } from '../db/repositories/repositories.js'
+import { createPictureShrinker } from '../pictures/shrinker.js'
 import { ensureWorkshop } from '../db/repositories/workshops.js'
 
 export const quietLog: Log = { info: () => undefined, error: () => undefined }
@@ -44,6 +45,7 @@ export interface TestApp {
     path: string,
     body?: Buffer,
     workshop?: string,
+    headers?: Readonly<Record<string, string>>,
   ) => Promise<{ readonly status: number; readonly bytes: Buffer }>
   readonly request: (method: string, path: string, options?: RequestOptions) => Promise<Answer>
 }
@@ -81,6 +83,7 @@ export async function createTestApp(
   const repositories = createRepositories(database, { now: () => new Date(), newId: randomUUID })
   const ours = await ensureWorkshop(database.models, `ours-${randomUUID()}`, randomUUID)
   const theirs = await ensureWorkshop(database.models, `theirs-${randomUUID()}`, randomUUID)
+  const shrinker = createPictureShrinker()
   const app = createApp({
     repositories,
     workshopOf: request => request.header('X-Test-Workshop') ?? ours,
@@ -88,6 +91,7 @@ export async function createTestApp(
       name: 'Test shop',
       offers: async () => Promise.resolve({ kind: 'offers', offers: [] }),
     },
+    shrinker,
     ping: () => database.sequelize.authenticate(),
     log: quietLog,
     now: () => new Date(),
@@ -110,10 +114,14 @@ export async function createTestApp(
       body: (text.startsWith('{') ? JSON.parse(text) : {}) as AnswerBody,
     }
   }
-  const requestBytes: TestApp['requestBytes'] = async (method, path, body, workshop) => {
+  const requestBytes: TestApp['requestBytes'] = async (method, path, body, workshop, headers) => {
     const response = await app.request(`http://127.0.0.1${path}`, {
       method,
-      headers: { Host: '127.0.0.1:4180', ...(workshop !== undefined && { 'X-Test-Workshop': workshop }) },
+      headers: {
+        Host: '127.0.0.1:4180',
+        ...(workshop !== undefined && { 'X-Test-Workshop': workshop }),
+        ...headers,
+      },
       ...(body && { body: new Uint8Array(body) }),
     })
     return { status: response.status, bytes: Buffer.from(await response.arrayBuffer()) }

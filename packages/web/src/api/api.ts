@@ -19,6 +19,7 @@ import type {
   ThingRow,
 } from '@snowdrift/core'
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import { allPages } from './all-pages'
 
 interface Versioned<Body> {
   readonly id: string
@@ -38,8 +39,6 @@ const paged = {
   initialPageParam: '',
   getNextPageParam: (last: Page<unknown>) => last.next ?? undefined,
 } as const
-
-const itemsOf = <Row>({ items }: { readonly items: readonly Row[] }) => items
 
 /** The server's rows. Changes to a cover's file go through its draft, not from here. */
 export const api = createApi({
@@ -103,8 +102,7 @@ export const api = createApi({
       invalidatesTags: ['Things'],
     }),
     materials: build.query<readonly MaterialRow[], void>({
-      query: () => '/materials?limit=100',
-      transformResponse: (page: Page<MaterialRow>) => page.items,
+      queryFn: allPages<MaterialRow>('/materials'),
       providesTags: ['Materials'],
     }),
     createMaterial: build.mutation<MaterialRow, MaterialBody>({
@@ -136,14 +134,14 @@ export const api = createApi({
       query: table => ({ url: '/stash.csv', method: 'POST', body: table }),
       invalidatesTags: ['Materials', 'Stash', 'History'],
     }),
-    history: build.query<readonly StashEventRow[], string>({
-      query: id => `/materials/${id}/history`,
-      transformResponse: itemsOf<StashEventRow>,
+    history: build.infiniteQuery<Page<StashEventRow>, string, string>({
+      query: ({ queryArg, pageParam }) =>
+        `/materials/${queryArg}/history?limit=50${pageParam && `&after=${pageParam}`}`,
+      infiniteQueryOptions: paged,
       providesTags: ['History'],
     }),
     stashPieces: build.query<readonly StashPieceRow[], void>({
-      query: () => '/stash/pieces',
-      transformResponse: itemsOf<StashPieceRow>,
+      queryFn: allPages<StashPieceRow>('/stash/pieces'),
       providesTags: ['Stash'],
     }),
     addStashPiece: build.mutation<
@@ -174,8 +172,7 @@ export const api = createApi({
       invalidatesTags: ['Stash', 'History'],
     }),
     cuttings: build.query<readonly CuttingRow[], void>({
-      query: () => '/cuttings?limit=100',
-      transformResponse: itemsOf<CuttingRow>,
+      queryFn: allPages<CuttingRow>('/cuttings'),
       providesTags: ['Cuttings'],
     }),
     createCutting: build.mutation<CuttingRow, CuttingBody>({
@@ -221,7 +218,7 @@ export const {
   useRestoreMaterialMutation,
   usePutPictureMutation,
   useImportStashMutation,
-  useHistoryQuery,
+  useHistoryInfiniteQuery,
   useStashPiecesQuery,
   useAddStashPieceMutation,
   useRemoveStashPieceMutation,

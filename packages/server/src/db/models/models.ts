@@ -24,6 +24,15 @@ export interface Models {
   readonly StashEvent: ModelStatic<Model<StashEventColumns>>
   readonly Picture: ModelStatic<Model<PictureColumns>>
   readonly Settings: ModelStatic<Model<SettingsColumns>>
+  readonly Answer: ModelStatic<Model<AnswerColumns>>
+}
+
+export interface AnswerColumns {
+  workshopId: string
+  key: string
+  fingerprint: string
+  answer: object | null
+  at: Date
 }
 
 export interface StashEventColumns {
@@ -106,6 +115,17 @@ export function defineModels(sequelize: Sequelize): Models {
         seam: DataTypes.STRING,
       },
       { ...options, tableName: 'settings' },
+    ),
+    Answer: sequelize.define(
+      'answer',
+      {
+        workshopId: key(),
+        key: key(),
+        fingerprint: DataTypes.TEXT,
+        answer: DataTypes.JSON,
+        at: DataTypes.DATE,
+      },
+      options,
     ),
   }
 }

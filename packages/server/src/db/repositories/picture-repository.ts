@@ -1,5 +1,5 @@
 import type { WhereOptions } from 'sequelize'
-import type { Database } from '../connect.js'
+import type { Session } from '../session.js'
 
 /** The pictures of materials, small enough for a row. */
 export interface PictureRepository {
@@ -8,13 +8,15 @@ export interface PictureRepository {
   readonly put: (workshop: string, materialId: string, bytes: Buffer) => Promise<boolean>
 }
 
-export function createPictureRepository({ models, sequelize }: Database): PictureRepository {
-  const { Picture, Material } = models
+export function createPictureRepository(session: Session): PictureRepository {
+  const { Picture, Material } = session.models
   return {
-    find: async (workshopId, materialId) =>
-      (await Picture.findOne({ where: { workshopId, materialId } }))?.get().bytes,
+    find: async (workshopId, materialId) => {
+      const { transaction } = session
+      return (await Picture.findOne({ where: { workshopId, materialId }, transaction }))?.get().bytes
+    },
     put: (workshopId, materialId, bytes) =>
-      sequelize.transaction(async transaction => {
+      session.together(async ({ sequelize, transaction }) => {
         const where = { workshopId, id: materialId, deletedAt: null } as WhereOptions
         const [changed] = await Material.update(
           { picture: sequelize.literal('picture + 1'), version: sequelize.literal('version + 1') },

@@ -12,13 +12,17 @@ import {
   type ThingBody,
   type ThingRow,
 } from '@snowdrift/core'
+import { openSession, type Session } from '../session.js'
 import type { Database } from '../connect.js'
+import { createAnswerRepository, type AnswerRepository } from './answer-repository.js'
+import { withKeptPieces } from './cover-repository.js'
 import { withHistory } from './material-repository.js'
 import { createPictureRepository, type PictureRepository } from './picture-repository.js'
 import { createRowRepository, type RowRepository } from './row-repository.js'
 import { createSettingsRepository, type SettingsRepository } from './settings-repository.js'
 import { createStashRepository, type StashRepository } from './stash-repository.js'
 import type { RepositoryTools } from './tools.js'
+import { holdWorkshop } from './workshops.js'
 
 export interface Repositories {
   readonly things: RowRepository<ThingRow, ThingBody>
@@ -28,42 +32,64 @@ export interface Repositories {
   readonly stash: StashRepository
   readonly pictures: PictureRepository
   readonly settings: SettingsRepository
+  readonly answers: AnswerRepository
+  /** Within `together`: whoever else wants to hold the workshop waits until this is done. */
+  readonly hold: (workshop: string) => Promise<void>
+  /** Does all of it or nothing; what throws takes everything back. */
+  readonly together: <Result>(work: (inside: Repositories) => Promise<Result>) => Promise<Result>
 }
 
 export function createRepositories(database: Database, tools: RepositoryTools): Repositories {
-  const { models, sequelize } = database
-  const shared = { sequelize, ...tools }
-  const stash = createStashRepository(database, tools)
+  return over(openSession(database), tools)
+}
+
+function over(session: Session, tools: RepositoryTools): Repositories {
+  const stashOver = (inner: Session) => createStashRepository(inner, tools)
   return {
     things: createRowRepository({
-      model: models.Thing,
+      model: session.models.Thing,
       columns: ['name', 'unit', 'object'],
       schema: thingRow,
-      ...shared,
+      session,
+      ...tools,
     }),
-    covers: createRowRepository({
-      model: models.Cover,
-      columns: ['thingId', 'file'],
-      schema: coverRow,
-      ...shared,
-    }),
-    materials: withHistory(
-      createRowRepository<MaterialRow, MaterialBody>({
-        model: models.Material,
-        columns: ['unit', 'swatch', 'material', 'stock', 'picture'],
-        schema: materialRow,
-        ...shared,
-      }),
-      stash,
-    ),
+    covers: withKeptPieces(session, inner => ({ rows: coversOver(inner, tools), stash: stashOver(inner) })),
+    materials: withHistory(session, inner => ({
+      rows: materialsOver(inner, tools),
+      stash: stashOver(inner),
+    })),
     cuttings: createRowRepository({
-      model: models.Cutting,
+      model: session.models.Cutting,
       columns: ['plan'],
       schema: cuttingRow,
-      ...shared,
+      session,
+      ...tools,
     }),
-    stash,
-    pictures: createPictureRepository(database),
-    settings: createSettingsRepository(models),
+    stash: stashOver(session),
+    pictures: createPictureRepository(session),
+    settings: createSettingsRepository(session),
+    answers: createAnswerRepository(session, tools),
+    hold: workshop => holdWorkshop(session, workshop),
+    together: work => session.together(inner => work(over(inner, tools))),
   }
+}
+
+function coversOver(session: Session, tools: RepositoryTools) {
+  return createRowRepository<CoverRow, CoverBody>({
+    model: session.models.Cover,
+    columns: ['thingId', 'file'],
+    schema: coverRow,
+    session,
+    ...tools,
+  })
+}
+
+function materialsOver(session: Session, tools: RepositoryTools) {
+  return createRowRepository<MaterialRow, MaterialBody>({
+    model: session.models.Material,
+    columns: ['unit', 'swatch', 'material', 'stock', 'picture'],
+    schema: materialRow,
+    session,
+    ...tools,
+  })
 }

@@ -1,7 +1,10 @@
-import { Op, QueryTypes, type Sequelize, type WhereOptions } from 'sequelize'
+import { isDeepStrictEqual } from 'node:util'
+import { Op, QueryTypes, type WhereOptions } from 'sequelize'
 import type { Page } from '@snowdrift/core'
 import type { z } from 'zod'
 import type { RowModel } from '../models/models.js'
+import type { Session } from '../session.js'
+import { pageOf, type PageRequest } from './page.js'
 
 /** The outcome of a write that was based on a version. */
 export type Written<Row> =
@@ -9,18 +12,18 @@ export type Written<Row> =
   | { readonly kind: 'stale'; readonly current: Row }
   | { readonly kind: 'missing' }
 
-export interface PageRequest {
-  /** The cursor that the page before gave; none for the first. */
-  readonly after?: string
-  readonly limit: number
-}
+/** The version that a write is based on; `new` where the writer knows of none and names the row itself. */
+export type BasedOn = number | 'new'
 
 /** Rows of one kind. Every call names the workshop, and sees nothing outside it. */
 export interface RowRepository<Row, Body> {
   readonly list: (workshop: string, page: PageRequest) => Promise<Page<Row>>
   readonly find: (workshop: string, id: string) => Promise<Row | undefined>
   readonly create: (workshop: string, body: Body) => Promise<Row>
-  readonly update: (workshop: string, id: string, version: number, body: Body) => Promise<Written<Row>>
+  /** Many at once, in their order. */
+  readonly createAll: (workshop: string, bodies: readonly Body[]) => Promise<readonly Row[]>
+  /** A write of what stands there already is none, and no conflict, whatever it was based on. */
+  readonly update: (workshop: string, id: string, basedOn: BasedOn, body: Body) => Promise<Written<Row>>
   /** Takes a row off the lists; `restore` brings it back as it was. */
   readonly remove: (workshop: string, id: string, version: number) => Promise<Written<Row>>
   readonly restore: (workshop: string, id: string) => Promise<Row | undefined>
@@ -28,7 +31,7 @@ export interface RowRepository<Row, Body> {
 
 export interface RowSource<Row> {
   readonly model: RowModel
-  readonly sequelize: Sequelize
+  readonly session: Session
   /** The columns of a row beside those that every row has. */
   readonly columns: readonly string[]
   readonly schema: z.ZodType<Row>
@@ -39,46 +42,76 @@ export interface RowSource<Row> {
 export function createRowRepository<Row extends { readonly version: number }, Body extends object>(
   source: RowSource<Row>,
 ): RowRepository<Row, Body> {
-  const { model, sequelize, now, newId } = source
-  const listing = listingOf(source)
+  const { model, session, now, newId } = source
+  const { sequelize, transaction } = session
   const attributes = ['id', 'version', 'updatedAt', 'seq', ...source.columns]
   const read = (stored: unknown) => readRow(source, stored as Record<string, unknown>)
 
   async function findStored(workshop: string, where: object) {
-    const found = await model.findOne({ where: { workshopId: workshop, ...where }, attributes, raw: true })
+    const found = await model.findOne({
+      where: { workshopId: workshop, ...where },
+      attributes,
+      raw: true,
+      transaction,
+    })
     return found === null ? undefined : read(found)
   }
 
   async function write(workshop: string, id: string, version: number, values: object): Promise<Written<Row>> {
     const where = { workshopId: workshop, id, version, deletedAt: null } as WhereOptions
     const changed = { ...values, version: version + 1, updatedAt: now() }
-    const [, rows] = await model.update(changed, { where, returning: true })
+    const [, rows] = await model.update(changed, { where, returning: true, transaction })
     const [row] = rows
     if (row) return { kind: 'written', row: read(row.get()) }
     const current = await findStored(workshop, { id, deletedAt: null })
     return current ? { kind: 'stale', current } : { kind: 'missing' }
   }
 
+  async function insert(workshop: string, id: string, body: Body): Promise<Written<Row>> {
+    const rows = [rowOf(workshop, id, body)]
+    await model.bulkCreate(rows, { ignoreDuplicates: true, transaction })
+    const current = await findStored(workshop, { id, deletedAt: null })
+    return current ? { kind: 'stale', current } : { kind: 'missing' }
+  }
+
+  function rowOf(workshopId: string, id: string, body: Body) {
+    const at = now()
+    return { ...body, id, workshopId, version: 1, createdAt: at, updatedAt: at }
+  }
+
   return {
     list: async (workshop, { after, limit }) => {
+      const { first, following } = listingOf(model, source.columns)
       const bind = [workshop, limit + 1, ...(after === undefined ? [] : [after])]
-      const statement = after === undefined ? listing.first : listing.following
-      const rows = await sequelize.query<StoredRow>(statement, { bind, type: QueryTypes.SELECT, raw: true })
-      const items = rows.slice(0, limit)
-      const last = items.at(-1)
-      return { items: items.map(read), next: rows.length > limit && last ? last.seq : null }
+      const statement = after === undefined ? first : following
+      const rows = await sequelize.query<StoredRow>(statement, {
+        bind,
+        type: QueryTypes.SELECT,
+        raw: true,
+        transaction,
+      })
+      return pageOf(rows, limit, read)
     },
     find: (workshop, id) => findStored(workshop, { id, deletedAt: null }),
-    create: async (workshop, body) => {
-      const at = now()
-      const row = { ...body, id: newId(), workshopId: workshop, version: 1, createdAt: at, updatedAt: at }
-      return read((await model.create(row as never)).get())
+    create: async (workshop, body) =>
+      read((await model.create(rowOf(workshop, newId(), body) as never, { transaction })).get()),
+    createAll: async (workshop, bodies) => {
+      const rows = bodies.map(body => rowOf(workshop, newId(), body))
+      return (await model.bulkCreate(rows as never, { returning: true, transaction })).map(row =>
+        read(row.get()),
+      )
     },
-    update: (workshop, id, version, body) => write(workshop, id, version, body),
+    update: async (workshop, id, basedOn, body) => {
+      const outcome =
+        basedOn === 'new' ? await insert(workshop, id, body) : await write(workshop, id, basedOn, body)
+      return outcome.kind === 'stale' && holds(outcome.current, body)
+        ? { kind: 'written', row: outcome.current }
+        : outcome
+    },
     remove: (workshop, id, version) => write(workshop, id, version, { deletedAt: now() }),
     restore: async (workshop, id) => {
       const where = { workshopId: workshop, id, deletedAt: { [Op.ne]: null } } as WhereOptions
-      const [, rows] = await model.update({ deletedAt: null }, { where, returning: true })
+      const [, rows] = await model.update({ deletedAt: null }, { where, returning: true, transaction })
       return rows[0] ? read(rows[0].get()) : findStored(workshop, { id, deletedAt: null })
     },
   }
@@ -86,18 +119,35 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
 
 type StoredRow = Readonly<Record<string, unknown>> & { readonly seq: string }
 
+interface Listing {
+  readonly first: string
+  readonly following: string
+}
+
+const listings = new WeakMap<RowModel, Listing>()
+
 /**
  * The statements behind a list: lists are what a shelf asks for most, and the model's own finder spends three times
  * as long on making up its query as the database on answering it. Names come from the model, values are bound.
  */
-function listingOf({ model, columns }: Pick<RowSource<unknown>, 'model' | 'columns'>) {
+function listingOf(model: RowModel, columns: readonly string[]): Listing {
+  const known = listings.get(model)
+  if (known) return known
   const names = ['id', 'version', 'updatedAt', 'seq', ...columns]
     .map(name => `"${model.getAttributes()[name]?.field ?? name}" AS "${name}"`)
     .join(', ')
   const page = (further: string) =>
     `SELECT ${names} FROM "${model.tableName}" WHERE "workshop_id" = $1 AND "deleted_at" IS NULL${further}
      ORDER BY "seq" DESC LIMIT $2`
-  return { first: page(''), following: page(' AND "seq" < $3') }
+  const listing = { first: page(''), following: page(' AND "seq" < $3') }
+  listings.set(model, listing)
+  return listing
+}
+
+/** Whether a row says already what a body wants it to say. */
+function holds(row: object, body: object): boolean {
+  const stored = row as Readonly<Record<string, unknown>>
+  return Object.entries(body).every(([key, value]) => isDeepStrictEqual(stored[key], value))
 }
 
 /** A row as it goes out. One that does not parse is a bug of ours or a broken database, and thrown. */

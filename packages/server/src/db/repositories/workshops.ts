@@ -1,14 +1,21 @@
 import type { Models } from '../models/models.js'
+import type { Session } from '../session.js'
 
-/** The id of the workshop called `slug`, made with its settings where there is none. */
+/** The id of the workshop called `slug`, made with its settings where there is none; however many ask at once. */
 export async function ensureWorkshop(
   { Workshop, Settings }: Models,
   slug: string,
   newId: () => string,
 ): Promise<string> {
-  const [row] = await Workshop.findOrCreate({ where: { slug }, defaults: { id: newId(), slug } })
+  await Workshop.bulkCreate([{ id: newId(), slug }], { ignoreDuplicates: true })
+  const row = await Workshop.findOne({ where: { slug }, rejectOnEmpty: true })
   const { id } = row.get()
-  const defaults = { workshopId: id, version: 1, unit: 'in', grid: null, tapeDivision: null, seam: null }
-  await Settings.findOrCreate({ where: { workshopId: id }, defaults })
+  const settings = { workshopId: id, version: 1, unit: 'in', grid: null, tapeDivision: null, seam: null }
+  await Settings.bulkCreate([settings], { ignoreDuplicates: true })
   return id
+}
+
+/** Holds the workshop until the transaction ends: whoever else wants to hold it waits. */
+export async function holdWorkshop({ models, transaction }: Session, id: string): Promise<void> {
+  await models.Workshop.findByPk(id, { transaction, lock: true })
 }

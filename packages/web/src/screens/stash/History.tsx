@@ -1,5 +1,6 @@
 import type { StashEventKind } from '@snowdrift/core'
-import { useHistoryQuery } from '../../api/api'
+import { useHistoryInfiniteQuery } from '../../api/api'
+import { Button } from '../../parts/Button'
 
 const eventWords: Readonly<Record<StashEventKind, string>> = {
   added: 'added',
@@ -18,13 +19,14 @@ const eventWords: Readonly<Record<StashEventKind, string>> = {
 
 /** What became of a material, the newest first. */
 export function History({ id }: { readonly id: string }) {
-  const { data = [] } = useHistoryQuery(id)
-  if (data.length === 0) return null
+  const { data, hasNextPage, isFetchingNextPage, fetchNextPage } = useHistoryInfiniteQuery(id)
+  const events = data?.pages.flatMap(({ items }) => items) ?? []
+  if (events.length === 0) return null
   return (
     <details>
       <summary className="font-semibold">History</summary>
       <ol className="mt-2 grid gap-1 text-sm">
-        {data.map(({ at, what, detail }, index) => (
+        {events.map(({ at, what, detail }, index) => (
           <li key={index} className="flex flex-wrap gap-x-3">
             <time dateTime={at} className="w-36 text-soft">
               {new Date(at).toLocaleString('en', { dateStyle: 'medium', timeStyle: 'short' })}
@@ -36,6 +38,11 @@ export function History({ id }: { readonly id: string }) {
           </li>
         ))}
       </ol>
+      {hasNextPage && (
+        <Button look="quiet" disabled={isFetchingNextPage} onClick={() => void fetchNextPage()}>
+          {isFetchingNextPage ? 'Fetching …' : 'What was before'}
+        </Button>
+      )}
     </details>
   )
 }

@@ -1,0 +1,133 @@
+import { z } from 'zod'
+import type { Issue } from '../file/issue.js'
+import { sayPlainly } from '../file/plan-json.js'
+import type { ReadResult } from '../file/read-cover.js'
+import { describeSchemaIssues } from '../file/schema-issues.js'
+import { typedLength, type TypedLength } from '../length/length-input.js'
+import { toMm, type Length } from '../length/length.js'
+import type { Unit } from '../length/unit.js'
+import { sizeOfStashPiece, type StashPieceBody } from './stash.js'
+
+/** What a cover takes: pieces kept for it or let go, each as it stood when it was chosen. */
+export interface TakeBody {
+  readonly coverId: string
+  readonly pieces: readonly { readonly id: string; readonly version: number }[]
+}
+
+export interface CutBody {
+  readonly coverId: string
+  readonly pieces: readonly {
+    readonly id: string
+    readonly version: number
+    /** How many are cut where it is several alike; all of them unless said. */
+    readonly count?: number | undefined
+    /** What comes back to the stash, as typed in the unit of the material. */
+    readonly leftOvers: readonly TypedSize[]
+  }[]
+}
+
+interface TypedSize {
+  readonly width: TypedLength | null
+  readonly length: TypedLength | null
+}
+
+const most = 200
+const chosen = z.strictObject({ id: z.uuid(), version: z.int().min(1) })
+const leftOver = z.strictObject({ width: typedLength, length: typedLength })
+const takeSchema = z.strictObject({ coverId: z.uuid(), pieces: z.array(chosen).min(1).max(most) })
+const cutSchema = takeSchema.extend({
+  pieces: z
+    .array(
+      chosen.extend({ count: z.int().min(1).max(10_000).optional(), leftOvers: z.array(leftOver).max(40) }),
+    )
+    .min(1)
+    .max(most),
+})
+
+export function readTakeBody(input: unknown): ReadResult<TakeBody> {
+  return readOnceEach(takeSchema, input)
+}
+
+export function readCutBody(input: unknown): ReadResult<CutBody> {
+  return readOnceEach(cutSchema, input)
+}
+
+/** A body that names no piece twice: a piece is there once. */
+function readOnceEach<Body extends TakeBody>(schema: z.ZodType<Body>, input: unknown): ReadResult<Body> {
+  const parsed = schema.safeParse(input)
+  if (!parsed.success) return { ok: false, issues: describeSchemaIssues(parsed.error, input) }
+  const { pieces } = parsed.data
+  const first = new Map(pieces.toReversed().map(({ id }, index) => [id, pieces.length - 1 - index]))
+  const issues = pieces.flatMap(({ id }, index): Issue[] =>
+    first.get(id) === index
+      ? []
+      : [{ path: `pieces[${index}]`, message: `It is named before, as pieces[${first.get(id) ?? 0}].` }],
+  )
+  return issues.length > 0 ? { ok: false, issues: issues.slice(0, 50) } : { ok: true, value: parsed.data }
+}
+
+/** Sizes go through the wording of a tape: two marks of it may lie between what is said and what is. */
+const forgivenMm = 1
+
+/**
+ * What is wrong with the left-overs of `count` pieces alike: a size that does not read, one larger than the piece
+ * whichever way it lies, more of them together than there was. Nothing where all can be.
+ */
+export function checkLeftOvers(
+  piece: Pick<StashPieceBody, 'width' | 'length' | 'count'>,
+  count: number,
+  leftOvers: readonly TypedSize[],
+  unit: Unit,
+): readonly Issue[] {
+  if (count > piece.count)
+    return [
+      { path: 'count', message: `Expected at most ${piece.count}, as many as there are; found ${count}.` },
+    ]
+  const whole = sizeOfStashPiece(piece, unit)
+  const sizes = leftOvers.map(size => sizeOfStashPiece(size, unit))
+  const unreadable = sizes.findIndex(size => size === undefined)
+  if (unreadable >= 0)
+    return [{ path: `leftOvers[${unreadable}]`, message: 'Expected a width and a length over nought.' }]
+  const read = sizes.filter(size => size !== undefined)
+  if (read.length === 0) return []
+  if (!whole) return [{ path: 'leftOvers', message: 'Expected none: this piece has no size.' }]
+  const tooLarge = read.findIndex(size => !fits(size, whole))
+  const larger = read[tooLarge]
+  if (larger)
+    return [
+      {
+        path: `leftOvers[${tooLarge}]`,
+        message: `Expected at most ${saySize(whole, unit)}, the piece that it comes from; found ${saySize(larger, unit)}.`,
+      },
+    ]
+  const area = read.reduce((sum, size) => sum + areaOf(size, 0), 0)
+  return area <= count * areaOf(whole, forgivenMm)
+    ? []
+    : [{ path: 'leftOvers', message: 'Together they are larger than what they come from.' }]
+}
+
+interface Size {
+  readonly width: Length
+  readonly length: Length
+}
+
+function saySize({ width, length }: Size, unit: Unit): string {
+  const say = sayPlainly(unit)
+  return `${say(width)} × ${say(length)}`
+}
+
+function fits({ width, length }: Size, whole: Size): boolean {
+  const [short, long] = sidesOf(width, length)
+  const [wholeShort, wholeLong] = sidesOf(whole.width, whole.length)
+  return short <= wholeShort + forgivenMm && long <= wholeLong + forgivenMm
+}
+
+function sidesOf(one: Length, other: Length): readonly [short: number, long: number] {
+  const [a, b] = [toMm(one), toMm(other)]
+  return a < b ? [a, b] : [b, a]
+}
+
+/** Square millimetres, with so much more on each side. */
+function areaOf({ width, length }: Size, moreMm: number): number {
+  return (toMm(width) + moreMm) * (toMm(length) + moreMm)
+}

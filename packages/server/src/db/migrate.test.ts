@@ -1,0 +1,141 @@
+import { expect } from 'chai'
+import { QueryTypes, type Sequelize } from 'sequelize'
+import { quietLog, startTestDatabase, type TestDatabase } from '../testing/test-database.js'
+import { serve } from '../serve.js'
+import { connect, type Database } from './connect.js'
+import { migrate, migrations } from './migrate.js'
+import type { Migration } from './migrations/migration.js'
+
+describe('bringing the tables up to date', function () {
+  this.timeout(60_000)
+  let cluster: TestDatabase
+  let count = 0
+  const opened: Database[] = []
+  before(async () => {
+    cluster = await startTestDatabase()
+  })
+  after(async () => {
+    await Promise.all(opened.map(({ close }) => close()))
+    await cluster.remove()
+  })
+
+  /** The address of a new, empty database. */
+  async function emptyDatabase(): Promise<string> {
+    const admin = await connect(cluster.cluster.url)
+    const name = `empty_${++count}`
+    await admin.sequelize.query(`CREATE DATABASE ${name}`)
+    await admin.close()
+    return cluster.cluster.url.replace(/\/postgres$/, `/${name}`)
+  }
+  async function open(url: string): Promise<Sequelize> {
+    const database = await connect(url)
+    opened.push(database)
+    return database.sequelize
+  }
+  const tablesOf = async (sequelize: Sequelize) =>
+    (
+      await sequelize.query<{ name: string }>(
+        `SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public' ORDER BY 1`,
+        { type: QueryTypes.SELECT },
+      )
+    ).map(({ name }) => name)
+  const names = migrations.map(([name]) => name)
+
+  it('takes every step once', async () => {
+    const sequelize = await open(await emptyDatabase())
+    expect(await migrate(sequelize)).to.deep.equal(names)
+    expect(await migrate(sequelize)).to.deep.equal([])
+  })
+
+  it('leaves nothing of a step that is cut short, and takes it whole the next time', async () => {
+    const sequelize = await open(await emptyDatabase())
+    const [first, [name, stash] = ['', undefined]] = migrations
+    if (!first || !stash) throw new Error('There are two steps at least')
+    const cutShort: Migration = {
+      ...stash,
+      up: async (db, transaction) => {
+        await stash.up(db, transaction)
+        throw new Error('killed')
+      },
+    }
+    const failed = await migrate(sequelize, [first, [name, cutShort]]).then(
+      () => 'done',
+      (error: unknown) => String(error),
+    )
+    expect(failed).to.contain('killed')
+    expect(await tablesOf(sequelize)).not.to.include('stash_pieces')
+    expect(await migrate(sequelize)).to.deep.equal(names.slice(1))
+    expect(await tablesOf(sequelize)).to.include('stash_pieces')
+  })
+
+  it('gets over the half of a step that an older Snowdrift left, and keeps what was there before', async () => {
+    const sequelize = await open(await emptyDatabase())
+    await migrate(sequelize, migrations.slice(0, 1))
+    await sequelize.query(
+      `INSERT INTO workshops VALUES ('7b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f', 'home');
+       INSERT INTO materials (id, workshop_id, version, created_at, updated_at, unit, swatch, material)
+       VALUES ('8b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f', '7b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f', 1, now(), now(), 'in', '#aabbcc', '{}');
+       ALTER TABLE materials ADD COLUMN stock JSON NOT NULL DEFAULT '{}';
+       CREATE TABLE cuttings (id UUID PRIMARY KEY)`,
+    )
+    expect(await migrate(sequelize)).to.deep.equal(names.slice(1))
+    expect(
+      await sequelize.query('SELECT id, stock FROM materials', { type: QueryTypes.SELECT }),
+    ).to.deep.equal([{ id: '8b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f', stock: {} }])
+  })
+
+  it('goes back step by step', async () => {
+    const sequelize = await open(await emptyDatabase())
+    await migrate(sequelize)
+    for (const [, { down }] of migrations.toReversed())
+      await sequelize.transaction(transaction => down(sequelize.getQueryInterface(), transaction))
+    expect(await tablesOf(sequelize)).to.deep.equal(['migrations'])
+  })
+
+  it('lets three servers that start at once on an empty database all come up, with one demo between them', async () => {
+    const databaseUrl = await emptyDatabase()
+    const servers = await Promise.all(
+      Array.from({ length: 3 }, () => serve({ databaseUrl, port: 0, log: quietLog, demo: true })),
+    )
+    try {
+      expect(new Set(servers.map(({ workshop }) => workshop)).size).to.equal(1)
+      const [first] = servers
+      const { items } = (await (await fetch(`${first?.address ?? ''}/api/covers?limit=100`)).json()) as {
+        items: unknown[]
+      }
+      expect(items).to.have.length(10)
+    } finally {
+      await Promise.all(servers.map(({ close }) => close()))
+    }
+  })
+
+  it('lets go of pieces that were kept for covers that are gone, and of covers that never were', async () => {
+    const sequelize = await open(await emptyDatabase())
+    await migrate(sequelize, migrations.slice(0, 2))
+    const [shop, material, there, gone] = ['7', '8', '9', 'a'].map(
+      n => `${n}b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f`,
+    )
+    await sequelize.query(
+      `INSERT INTO workshops VALUES ('${shop}', 'home');
+       INSERT INTO materials (id, workshop_id, version, created_at, updated_at, unit, swatch, material)
+       VALUES ('${material}', '${shop}', 1, now(), now(), 'in', '#aabbcc', '{}');
+       INSERT INTO covers (id, workshop_id, version, created_at, updated_at, deleted_at, file)
+       VALUES ('${there}', '${shop}', 1, now(), now(), NULL, '{}'), ('${gone}', '${shop}', 1, now(), now(), now(), '{}');
+       INSERT INTO stash_pieces (id, workshop_id, material_id, version, created_at, updated_at, source, count, note, state, cover_id)
+       SELECT gen_random_uuid(), '${shop}', '${material}', 1, now(), now(), 'sheet', 1, cover_id, 'reserved', cover_id::uuid
+       FROM unnest(ARRAY['${there}', '${gone}', '${shop}']) AS cover_id`,
+    )
+    await migrate(sequelize)
+    const rows = await sequelize.query<{ note: string; state: string }>(
+      'SELECT note, state FROM stash_pieces',
+      {
+        type: QueryTypes.SELECT,
+      },
+    )
+    expect(Object.fromEntries(rows.map(({ note, state }) => [note, state]))).to.deep.equal({
+      [String(there)]: 'reserved',
+      [String(gone)]: 'free',
+      [String(shop)]: 'free',
+    })
+  })
+})

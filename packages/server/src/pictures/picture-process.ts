@@ -1,0 +1,48 @@
+import sharp from 'sharp'
+
+/** A process of its own: whatever a picture does to it, the server goes on. Takes `{ id, bytes }`, answers `{ id, bytes? }`. */
+
+/** A swatch on screen is no larger. */
+const side = 320
+/** A photograph with more pixels than that is refused before it is unpacked. */
+const mostPixels = 50_000_000
+const mostMemoryBytes = 700 * 1024 * 1024
+
+// Only the readers of the three kinds that are taken; none of those that run programs of a picture’s own.
+sharp.block({ operation: ['VipsForeignLoad'] })
+sharp.unblock({
+  operation: ['VipsForeignLoadPngBuffer', 'VipsForeignLoadJpegBuffer', 'VipsForeignLoadWebpBuffer'],
+})
+sharp.cache(false)
+sharp.concurrency(1)
+
+interface Task {
+  readonly id: number
+  readonly bytes: Uint8Array
+}
+
+process.on('message', (task: Task) => {
+  void shrink(task.bytes).then(bytes => process.send?.({ id: task.id, bytes }))
+})
+process.on('disconnect', () => process.exit(0))
+setInterval(() => {
+  if (process.memoryUsage.rss() > mostMemoryBytes) process.exit(1)
+}, 50)
+
+/** Cut to a square and made small, as WebP, with nothing in it but the picture; undefined for what is none. */
+async function shrink(bytes: Uint8Array): Promise<Buffer | undefined> {
+  try {
+    return await sharp(bytes, {
+      limitInputPixels: mostPixels,
+      failOn: 'error',
+      sequentialRead: true,
+      pages: 1,
+    })
+      .autoOrient()
+      .resize(side, side, { fit: 'cover' })
+      .webp({ quality: 80 })
+      .toBuffer()
+  } catch {
+    return undefined
+  }
+}
