@@ -1,9 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { readFile, mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { readFile, mkdir, mkdtemp, rm, symlink, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect } from 'chai'
 import { findFreePort } from './cluster/free-port.js'
+import { findPostmaster } from './cluster/postmaster.js'
 import { coverBody } from './testing/bodies.js'
 
 interface Running {
@@ -55,7 +56,7 @@ describe('starting and stopping', function () {
   /** The log, once it has come to speak of `what`: it is written in gulps. */
   async function logLines(what: string): Promise<readonly string[]> {
     for (;;) {
-      const text = await readFile(join(folder, 'server.log'), 'utf8').catch(() => '')
+      const text = await readFile(join(folder, 'server.1.log'), 'utf8').catch(() => '')
       if (text.includes(what)) return text.trim().split('\n')
       await new Promise(resolve => setTimeout(resolve, 50))
     }
@@ -112,6 +113,50 @@ describe('starting and stopping', function () {
     expect(await again.exited).to.equal(0)
   })
 
+  it('starts its database again when that dies; meanwhile requests are told so, and none is called our mistake', async () => {
+    const running = run()
+    const address = await ready(running)
+    const { pid } = (await findPostmaster(join(folder, 'postgres'))) ?? { pid: 0 }
+    process.kill(pid, 'SIGKILL')
+    const statuses: number[] = []
+    while (statuses.at(-1) !== 200 || !statuses.includes(503)) {
+      statuses.push((await fetch(`${address}/api/covers`)).status)
+      await new Promise(resolve => setTimeout(resolve, 20))
+    }
+    expect(new Set(statuses)).to.deep.equal(new Set([200, 503]))
+    expect(running.output()).to.contain('snowdrift: The database stopped. Starting it again …')
+    running.process.kill('SIGINT')
+    expect(await running.exited).to.equal(0)
+  })
+
+  it('stops in order where its database is dead, without a trace of a stack', async () => {
+    const running = run()
+    await ready(running)
+    const { pid } = (await findPostmaster(join(folder, 'postgres'))) ?? { pid: 0 }
+    process.kill(pid, 'SIGKILL')
+    running.process.kill('SIGINT')
+    expect(await running.exited).to.equal(0)
+    expect(running.output()).not.to.match(/\n\s+at /)
+    expect(await findPostmaster(join(folder, 'postgres'))).to.equal(undefined)
+  })
+
+  it('goes on where its log cannot be written, says so once, and stops in order', async () => {
+    const full = join(folder, 'full')
+    await mkdir(full)
+    await symlink('/dev/full', join(full, 'server.1.log'))
+    const running = run({ SNOWDRIFT_DATA: full })
+    const address = await ready(running)
+    const ask = () => fetch(`${address}/api/settings?${'x'.repeat(2000)}`)
+    for (let n = 0; n < 40; n++) expect((await ask()).status).to.equal(200)
+    while (!running.output().includes('The log cannot be written'))
+      await new Promise(resolve => setTimeout(resolve, 20))
+    for (let n = 0; n < 40; n++) expect((await ask()).status).to.equal(200)
+    running.process.kill('SIGINT')
+    expect(await running.exited).to.equal(0)
+    expect(running.output().match(/The log cannot be written/g)).to.have.length(1)
+    expect(await findPostmaster(join(full, 'postgres'))).to.equal(undefined)
+  })
+
   it('keeps the demo apart from one’s own work', async () => {
     const demo = run({}, '--demo')
     const covers = async (address: string) =>
@@ -137,6 +182,13 @@ describe('starting and stopping', function () {
     const halfMade = run({ SNOWDRIFT_DATA: half })
     expect(await halfMade.exited).to.equal(1)
     expect(halfMade.output()).to.match(/snowdrift: The database folder .* is not whole/)
+    const file = join(folder, 'file')
+    await writeFile(file, '')
+    for (const place of [file, '/proc/snowdrift']) {
+      const nowhere = run({ SNOWDRIFT_DATA: place })
+      expect(await nowhere.exited).to.equal(1)
+      expect(nowhere.output().trim()).to.match(/^snowdrift: The data folder [^\n]*$/)
+    }
     const odd = run({ PORT: 'many' })
     expect(await odd.exited).to.equal(1)
     expect(odd.output().trim()).to.equal('snowdrift: PORT must be a number from 1 to 65535; it is “many”.')

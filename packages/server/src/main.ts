@@ -1,10 +1,11 @@
-import { join, resolve } from 'node:path'
-import pino from 'pino'
+import { resolve } from 'node:path'
 import { startCluster } from './cluster/cluster.js'
 import { lockData } from './cluster/data-lock.js'
 import { isPortFree } from './cluster/free-port.js'
+import { ensureDataFolder } from './data-folder.js'
 import { readEnvironment } from './environment.js'
 import { serve } from './serve.js'
+import { openServerLog } from './server-log.js'
 import { StartFailure } from './start-failure.js'
 
 type Undo = () => Promise<void>
@@ -12,9 +13,10 @@ type Undo = () => Promise<void>
 const undo: Undo[] = []
 let stopping = false
 
-process.on('SIGINT', () => void stop(0))
-process.on('SIGTERM', () => void stop(0))
-process.on('SIGHUP', () => void stop(0))
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop(0))
+// Whatever was not foreseen: what was put up is taken down all the same.
+process.on('uncaughtException', error => void giveUp(error))
+process.on('unhandledRejection', error => void giveUp(error))
 
 try {
   await start(process.argv.includes('--demo'))
@@ -31,6 +33,7 @@ async function giveUp(error: unknown): Promise<void> {
 
 async function start(demo: boolean): Promise<void> {
   const { port, dataFolder, databaseUrl } = readEnvironment(process.env)
+  await ensureDataFolder(dataFolder)
   if (!(await isPortFree(port)))
     throw new StartFailure(
       `Port ${port} is in use. If that is another Snowdrift, open http://127.0.0.1:${port}; else choose a port: PORT=${port + 1} ./snowdrift ${demo ? 'demo' : 'start'}`,
@@ -38,16 +41,8 @@ async function start(demo: boolean): Promise<void> {
   undo.push(await lockData(dataFolder, `http://127.0.0.1:${port}`))
   const url = databaseUrl ?? (await startOwnDatabase(dataFolder))
   if (stopping) return
-  const log = pino(
-    { name: 'snowdrift' },
-    pino.destination({
-      dest: join(dataFolder, 'server.log'),
-      mkdir: true,
-      sync: false,
-      minLength: 4096,
-      periodicFlush: 500,
-    }),
-  )
+  const { log, close } = await openServerLog(dataFolder, say)
+  undo.push(close)
   const webFolder = resolve(import.meta.dirname, '../../web/dist')
   const server = await serve({ databaseUrl: url, port, log, demo, webFolder })
   undo.push(server.close)
@@ -60,7 +55,12 @@ async function startOwnDatabase(dataFolder: string): Promise<string> {
   console.log(`Starting the database in ${dataFolder} …`)
   const cluster = await startCluster(dataFolder)
   undo.push(cluster.stop)
+  cluster.keepUp(say)
   return cluster.url
+}
+
+function say(news: string): void {
+  if (!stopping) console.error(`snowdrift: ${news}`)
 }
 
 /** Takes down what was put up, last first; a second signal does not hurry it. */
@@ -68,6 +68,7 @@ async function stop(code: number): Promise<void> {
   if (stopping) return
   stopping = true
   if (code === 0) console.log('\nStopping …')
-  for (const step of undo.reverse()) await step().catch((error: unknown) => console.error(error))
+  for (const step of undo.reverse())
+    await step().catch((error: unknown) => console.error(`snowdrift: ${(error as Error).message}`))
   process.exit(code)
 }

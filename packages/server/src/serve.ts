@@ -19,6 +19,8 @@ export interface ServeOptions {
   readonly webFolder?: string
   /** Where cloth is bought; the simulated shop unless said. */
   readonly shop?: FabricShop
+  /** How long it waits, when it stops, for what it has begun. */
+  readonly stopWithinMs?: number
 }
 
 export interface Server {
@@ -46,7 +48,7 @@ export async function serve(options: ServeOptions): Promise<Server> {
 
 async function serveFrom(
   database: Database,
-  { port, log, demo = false, webFolder, shop }: ServeOptions,
+  { port, log, demo = false, webFolder, shop, stopWithinMs = 8000 }: ServeOptions,
 ): Promise<Server> {
   await migrate(database.sequelize)
   const now = () => new Date()
@@ -64,7 +66,7 @@ async function serveFrom(
     now,
     ...(webFolder !== undefined && { webFolder }),
   })
-  const listening = await listen(app.fetch, port)
+  const listening = await listen(app.fetch, port, stopWithinMs)
   const stopForgetting = forgetOldAnswers(repositories, log)
   return {
     address: `http://127.0.0.1:${listening.port}`,

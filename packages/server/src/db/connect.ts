@@ -1,6 +1,7 @@
 import { availableParallelism } from 'node:os'
 import { Sequelize } from 'sequelize'
 import { StartFailure } from '../start-failure.js'
+import { driver } from './listening-client.js'
 import { defineModels, type Models } from './models/models.js'
 
 export interface Database {
@@ -13,7 +14,7 @@ export interface Database {
  * How long things may take. The database ends its own statements; where it is not even able to do that, the client
  * gives up a little later. Nothing waits without an end.
  */
-const limits = {
+const usualLimits = {
   connectionTimeoutMillis: 3000,
   statement_timeout: 8000,
   lock_timeout: 6000,
@@ -28,12 +29,13 @@ const limits = {
 const connections = () => 2 * availableParallelism() + 2
 
 /** Connects to `url`; a database that does not answer is a StartFailure that names its address, not its password. */
-export async function connect(url: string): Promise<Database> {
+export async function connect(url: string, limits: Partial<typeof usualLimits> = {}): Promise<Database> {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
+    dialectModule: driver,
     logging: false,
     pool: { max: connections(), idle: 10_000, acquire: 5000 },
-    dialectOptions: limits,
+    dialectOptions: { ...usualLimits, ...limits },
   })
   try {
     await sequelize.authenticate()

@@ -76,9 +76,9 @@ interface AnswerBody {
 
 export async function createTestApp(
   url: string,
-  options: { readonly shop?: FabricShop } = {},
+  options: { readonly shop?: FabricShop; readonly limits?: Parameters<typeof connect>[1] } = {},
 ): Promise<TestApp> {
-  const database = await connect(url)
+  const database = await connect(url, options.limits)
   await migrate(database.sequelize)
   const repositories = createRepositories(database, { now: () => new Date(), newId: randomUUID })
   const ours = await ensureWorkshop(database.models, `ours-${randomUUID()}`, randomUUID)

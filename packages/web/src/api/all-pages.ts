@@ -8,7 +8,7 @@ type Fetch = (
 const longestPage = 500
 
 /** Asks for a list page by page until it has all of it: what is kept in full is never shown in part. */
-export function allPages<Row>(path: string) {
+export function allPages<Row>(path: string, itemsOf: (page: Page<Row>) => readonly Row[]) {
   return async (
     _arg: void,
     _api: BaseQueryApi,
@@ -19,10 +19,10 @@ export function allPages<Row>(path: string) {
     for (let after = ''; ;) {
       const answer = await fetchPage(`${path}?limit=${longestPage}${after && `&after=${after}`}`)
       if (answer.error) return { error: answer.error }
-      const { items, next } = answer.data as Page<Row>
-      rows.push(...items)
-      if (next === null) return { data: rows }
-      after = next
+      const page = answer.data as Page<Row>
+      rows.push(...itemsOf(page))
+      if (page.next === null) return { data: rows }
+      after = page.next
     }
   }
 }

@@ -40,6 +40,8 @@ const paged = {
   getNextPageParam: (last: Page<unknown>) => last.next ?? undefined,
 } as const
 
+const itemsOf = <Row>({ items }: Page<Row>) => items
+
 /** The server's rows. Changes to a cover's file go through its draft, not from here. */
 export const api = createApi({
   reducerPath: 'api',
@@ -102,7 +104,7 @@ export const api = createApi({
       invalidatesTags: ['Things'],
     }),
     materials: build.query<readonly MaterialRow[], void>({
-      queryFn: allPages<MaterialRow>('/materials'),
+      queryFn: allPages('/materials', itemsOf<MaterialRow>),
       providesTags: ['Materials'],
     }),
     createMaterial: build.mutation<MaterialRow, MaterialBody>({
@@ -141,7 +143,7 @@ export const api = createApi({
       providesTags: ['History'],
     }),
     stashPieces: build.query<readonly StashPieceRow[], void>({
-      queryFn: allPages<StashPieceRow>('/stash/pieces'),
+      queryFn: allPages('/stash/pieces', itemsOf<StashPieceRow>),
       providesTags: ['Stash'],
     }),
     addStashPiece: build.mutation<
@@ -172,7 +174,7 @@ export const api = createApi({
       invalidatesTags: ['Stash', 'History'],
     }),
     cuttings: build.query<readonly CuttingRow[], void>({
-      queryFn: allPages<CuttingRow>('/cuttings'),
+      queryFn: allPages('/cuttings', itemsOf<CuttingRow>),
       providesTags: ['Cuttings'],
     }),
     createCutting: build.mutation<CuttingRow, CuttingBody>({
