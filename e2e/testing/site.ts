@@ -4,8 +4,9 @@ import { join, resolve } from 'node:path'
 import { serve, startCluster, type Cluster, type Server } from '@snowdrift/server'
 import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core'
 
+export const chromium = '/usr/bin/chromium'
 const quiet = { info: () => undefined, error: () => undefined }
-const chromiumFlags = [
+export const chromiumFlags = [
   '--no-sandbox',
   '--disable-gpu',
   '--disable-quic',
@@ -41,7 +42,7 @@ export async function openSite(): Promise<Site> {
   const cluster = await startCluster(folder, { careless: true })
   let server = await start(cluster, 0)
   const { port } = new URL(server.address)
-  const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', args: chromiumFlags })
+  const browser = await puppeteer.launch({ executablePath: chromium, args: chromiumFlags })
   return {
     address: () => server.address,
     server: () => server,

@@ -2,13 +2,11 @@ import type {
   CoverBody,
   CoverRow,
   CutBody,
-  CuttingBody,
   CuttingRow,
   MaterialBody,
   MaterialRow,
   Page,
   Role,
-  SettingsBody,
   SettingsRow,
   ShopOffer,
   StashEventRow,
@@ -18,13 +16,28 @@ import type {
   ThingBody,
   ThingRow,
 } from '@snowdrift/core'
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import { createApi } from '@reduxjs/toolkit/query/react'
+import type { Pending } from '../drafts/draft'
+import { idOf, kindOf, kinds, type Kind, type Ref, type RowOf } from '../drafts/kinds'
 import { allPages } from './all-pages'
+import { basedOn, createBaseQuery, keyHeader } from './base-query'
 
 interface Versioned<Body> {
   readonly id: string
   readonly version: number
   readonly body: Body
+}
+
+/** A row under the name that its maker gives it: made once, however often that is sent. */
+interface New<Body> {
+  readonly id: string
+  readonly body: Body
+}
+
+interface Imported {
+  readonly added: number
+  /** How the table was read, where it was not in the usual way of writing. */
+  readonly readAs?: string
 }
 
 interface Deleted {
@@ -34,42 +47,54 @@ interface Deleted {
 
 /** Three rows of the shelf on a desk. */
 const pageSize = 18
-const ifMatch = (version: number) => ({ 'If-Match': `"v${version}"` })
 const paged = {
   initialPageParam: '',
   getNextPageParam: (last: Page<unknown>) => last.next ?? undefined,
 } as const
 
+const addressOf = (ref: Ref) => kinds[kindOf(ref)].addressOf(idOf(ref))
 const itemsOf = <Row>({ items }: Page<Row>) => items
 
-/** The server's rows. Changes to a cover's file go through its draft, not from here. */
+/** The server's rows. What is changed on a screen goes through its draft, not from here. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery: createBaseQuery(),
   tagTypes: ['Covers', 'Things', 'Materials', 'Settings', 'Stash', 'History', 'Cuttings'],
   refetchOnReconnect: true,
   endpoints: build => ({
+    row: build.query<RowOf<Kind>, Ref>({ query: addressOf }),
+    /** Saves what is pending of a draft; only the drafts call it. */
+    saveRow: build.mutation<RowOf<Kind>, Pending & { readonly ref: Ref }>({
+      query: ({ ref, key, version, body }) => ({
+        url: addressOf(ref),
+        method: 'PUT',
+        body,
+        headers: { ...basedOn(version), ...keyHeader(key) },
+      }),
+      invalidatesTags: (row, error, { ref }) => (row && !error ? kinds[kindOf(ref)].tags : []),
+    }),
     covers: build.infiniteQuery<Page<CoverRow>, void, string>({
       query: ({ pageParam }) => `/covers?limit=${pageSize}${pageParam && `&after=${pageParam}`}`,
       infiniteQueryOptions: paged,
       providesTags: ['Covers'],
     }),
     cover: build.query<CoverRow, string>({ query: id => `/covers/${id}` }),
-    createCover: build.mutation<CoverRow, CoverBody>({
-      query: body => ({ url: '/covers', method: 'POST', body }),
+    /** Some covers by their ids; those that are not there any more are left out. */
+    coversById: build.query<readonly CoverRow[], readonly string[]>({
+      queryFn: async (ids, _api, _options, fetchOne) => {
+        const answers = await Promise.all(ids.map(async id => fetchOne(`/covers/${id}`)))
+        const failed = answers.find(({ error }) => error && error.status !== 404)
+        if (failed?.error) return { error: failed.error }
+        return { data: answers.flatMap(({ data }) => (data ? [data as CoverRow] : [])) }
+      },
+      providesTags: ['Covers'],
+    }),
+    createCover: build.mutation<CoverRow, New<CoverBody>>({
+      query: ({ id, body }) => ({ url: `/covers/${id}`, method: 'PUT', body, headers: basedOn(0) }),
       invalidatesTags: ['Covers'],
     }),
-    saveCover: build.mutation<CoverRow, Versioned<CoverBody>>({
-      query: ({ id, version, body }) => ({
-        url: `/covers/${id}`,
-        method: 'PUT',
-        body,
-        headers: ifMatch(version),
-      }),
-      invalidatesTags: (row, error) => (row && !error ? ['Covers'] : []),
-    }),
     deleteCover: build.mutation<CoverRow, Deleted>({
-      query: ({ id, version }) => ({ url: `/covers/${id}`, method: 'DELETE', headers: ifMatch(version) }),
+      query: ({ id, version }) => ({ url: `/covers/${id}`, method: 'DELETE', headers: basedOn(version) }),
       invalidatesTags: ['Covers'],
     }),
     restoreCover: build.mutation<CoverRow, string>({
@@ -82,8 +107,8 @@ export const api = createApi({
       providesTags: ['Things'],
     }),
     thing: build.query<ThingRow, string>({ query: id => `/things/${id}`, providesTags: ['Things'] }),
-    createThing: build.mutation<ThingRow, ThingBody>({
-      query: body => ({ url: '/things', method: 'POST', body }),
+    createThing: build.mutation<ThingRow, New<ThingBody>>({
+      query: ({ id, body }) => ({ url: `/things/${id}`, method: 'PUT', body, headers: basedOn(0) }),
       invalidatesTags: ['Things'],
     }),
     saveThing: build.mutation<ThingRow, Versioned<ThingBody>>({
@@ -91,12 +116,12 @@ export const api = createApi({
         url: `/things/${id}`,
         method: 'PUT',
         body,
-        headers: ifMatch(version),
+        headers: basedOn(version),
       }),
       invalidatesTags: ['Things'],
     }),
     deleteThing: build.mutation<ThingRow, Deleted>({
-      query: ({ id, version }) => ({ url: `/things/${id}`, method: 'DELETE', headers: ifMatch(version) }),
+      query: ({ id, version }) => ({ url: `/things/${id}`, method: 'DELETE', headers: basedOn(version) }),
       invalidatesTags: ['Things'],
     }),
     restoreThing: build.mutation<ThingRow, string>({
@@ -111,17 +136,8 @@ export const api = createApi({
       query: body => ({ url: '/materials', method: 'POST', body }),
       invalidatesTags: ['Materials', 'History'],
     }),
-    saveMaterial: build.mutation<MaterialRow, Versioned<MaterialBody>>({
-      query: ({ id, version, body }) => ({
-        url: `/materials/${id}`,
-        method: 'PUT',
-        body,
-        headers: ifMatch(version),
-      }),
-      invalidatesTags: ['Materials', 'History'],
-    }),
     deleteMaterial: build.mutation<MaterialRow, Deleted>({
-      query: ({ id, version }) => ({ url: `/materials/${id}`, method: 'DELETE', headers: ifMatch(version) }),
+      query: ({ id, version }) => ({ url: `/materials/${id}`, method: 'DELETE', headers: basedOn(version) }),
       invalidatesTags: ['Materials', 'History'],
     }),
     restoreMaterial: build.mutation<MaterialRow, string>({
@@ -132,7 +148,7 @@ export const api = createApi({
       query: ({ id, picture }) => ({ url: `/materials/${id}/picture`, method: 'PUT', body: picture }),
       invalidatesTags: ['Materials', 'History'],
     }),
-    importStash: build.mutation<{ readonly added: number }, File>({
+    importStash: build.mutation<Imported, File>({
       query: table => ({ url: '/stash.csv', method: 'POST', body: table }),
       invalidatesTags: ['Materials', 'Stash', 'History'],
     }),
@@ -157,7 +173,7 @@ export const api = createApi({
       query: ({ id, version }) => ({
         url: `/stash/pieces/${id}`,
         method: 'DELETE',
-        headers: ifMatch(version),
+        headers: basedOn(version),
       }),
       invalidatesTags: ['Stash', 'History'],
     }),
@@ -177,33 +193,17 @@ export const api = createApi({
       queryFn: allPages('/cuttings', itemsOf<CuttingRow>),
       providesTags: ['Cuttings'],
     }),
-    createCutting: build.mutation<CuttingRow, CuttingBody>({
-      query: plan => ({ url: '/cuttings', method: 'POST', body: { plan } }),
-      invalidatesTags: ['Cuttings'],
-    }),
-    saveCutting: build.mutation<CuttingRow, Versioned<CuttingBody>>({
-      query: ({ id, version, body }) => ({
-        url: `/cuttings/${id}`,
-        method: 'PUT',
-        body: { plan: body },
-        headers: ifMatch(version),
-      }),
-      invalidatesTags: ['Cuttings'],
-    }),
     shopOffers: build.query<{ readonly shop: string; readonly items: readonly ShopOffer[] }, Role>({
       query: role => `/shop/offers?role=${role}`,
     }),
     settings: build.query<SettingsRow, void>({ query: () => '/settings', providesTags: ['Settings'] }),
-    saveSettings: build.mutation<SettingsRow, { version: number; body: SettingsBody }>({
-      query: ({ version, body }) => ({ url: '/settings', method: 'PUT', body, headers: ifMatch(version) }),
-      invalidatesTags: ['Settings'],
-    }),
   }),
 })
 
 export const {
   useCoversInfiniteQuery,
   useCoverQuery,
+  useCoversByIdQuery,
   useCreateCoverMutation,
   useDeleteCoverMutation,
   useRestoreCoverMutation,
@@ -215,7 +215,6 @@ export const {
   useRestoreThingMutation,
   useMaterialsQuery,
   useCreateMaterialMutation,
-  useSaveMaterialMutation,
   useDeleteMaterialMutation,
   useRestoreMaterialMutation,
   usePutPictureMutation,
@@ -228,9 +227,6 @@ export const {
   useReleasePiecesMutation,
   useCutPiecesMutation,
   useCuttingsQuery,
-  useCreateCuttingMutation,
-  useSaveCuttingMutation,
   useLazyShopOffersQuery,
   useSettingsQuery,
-  useSaveSettingsMutation,
 } = api

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react'
 import { Link, Outlet, useNavigate } from 'react-router'
 import { Keyboard, Layers2, Settings } from 'lucide-react'
 import { Button, buttonLooks, buttonShape } from '../parts/Button'
+import { KeepingNote } from './KeepingNote'
 import { ShortcutsDialog } from './ShortcutsDialog'
 import { UndoDelete } from './UndoDelete'
 import { isTyping } from './shortcuts'
@@ -47,6 +48,7 @@ export function Shell() {
           <span className="max-sm:sr-only">Settings</span>
         </Link>
       </header>
+      <KeepingNote />
       <div id="main" className="flex flex-1 flex-col">
         <Outlet />
       </div>

@@ -2,7 +2,9 @@ import { loadScreens } from './screens'
 
 /** Loads the other screens when there is time, and lets the service worker keep what was loaded. */
 export function keepForOffline(): void {
-  addEventListener('load', () => void register(navigator.serviceWorker), { once: true })
+  // Where the browser keeps nothing for this page, it takes no service worker either; all else works.
+  const start = async () => register(navigator.serviceWorker)
+  addEventListener('load', () => void start().catch(() => undefined), { once: true })
 }
 
 async function register(container: ServiceWorkerContainer): Promise<void> {

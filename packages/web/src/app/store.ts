@@ -3,8 +3,11 @@ import { setupListeners } from '@reduxjs/toolkit/query'
 import { useDispatch, useSelector } from 'react-redux'
 import { api } from '../api/api'
 import { autosave } from '../drafts/autosave'
+import { deviceSlice, keepingChanged } from '../drafts/device-slice'
 import { draftsSlice } from '../drafts/drafts-slice'
-import { holdWindow } from '../drafts/kept-drafts'
+import { tryKeeping } from '../drafts/kept-drafts'
+import { moveOldDrafts } from '../drafts/move-old-drafts'
+import { takeUpLeftWork } from '../drafts/take-up'
 import { deletedSlice } from './deleted-slice'
 import { litSlice } from './lit-slice'
 
@@ -12,13 +15,21 @@ export const store = configureStore({
   reducer: {
     api: api.reducer,
     drafts: draftsSlice.reducer,
+    device: deviceSlice.reducer,
     deleted: deletedSlice.reducer,
     lit: litSlice.reducer,
   },
   middleware: defaults => defaults().prepend(autosave.middleware).concat(api.middleware),
 })
 setupListeners(store.dispatch)
-holdWindow()
+void begin()
+
+/** Finds out whether this device keeps anything, and takes up what closed windows left. */
+async function begin(): Promise<void> {
+  store.dispatch(keepingChanged(await tryKeeping()))
+  await moveOldDrafts()
+  await store.dispatch(takeUpLeftWork())
+}
 
 export type RootState = ReturnType<typeof store.getState>
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()

@@ -1,3 +1,5 @@
+import { readDevice, writeDevice } from './device-storage'
+
 export const themes = ['system', 'light', 'dark'] as const
 export type Theme = (typeof themes)[number]
 
@@ -6,12 +8,12 @@ const darkQuery = '(prefers-color-scheme: dark)'
 
 /** The look chosen on this device; `system` follows it. */
 export function readTheme(): Theme {
-  const stored = localStorage.getItem(key)
+  const stored = readDevice(key)
   return themes.find(theme => theme === stored) ?? 'system'
 }
 
 export function chooseTheme(theme: Theme): void {
-  localStorage.setItem(key, theme)
+  writeDevice(key, theme)
   applyTheme()
 }
 

@@ -1,103 +1,134 @@
-import type { CoverRow, Problem } from '@snowdrift/core'
+import type { Problem } from '@snowdrift/core'
 import { createListenerMiddleware, isAnyOf, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit'
 import { api } from '../api/api'
 import { describeError, isUnreachable } from '../api/describe-error'
+import { keepingChanged } from './device-slice'
 import type { Draft } from './draft'
 import {
   changed,
-  conflicted,
   keptMine,
+  metOther,
   opened,
   redone,
+  refused,
   savingChanged,
+  sent,
   settled,
   tookTheirs,
   undone,
   type DraftsState,
 } from './drafts-slice'
-import { keepDraft } from './kept-drafts'
+import { keepDraft, type Keeping } from './kept-drafts'
+import { kindOf, standingOf, type Kind, type Ref, type RowOf } from './kinds'
 
 const pauseMs = 400
 const retryMs = 3000
 
+interface State {
+  readonly drafts: DraftsState
+  readonly device: { readonly keeping: Keeping }
+}
+
 interface Saver {
-  readonly draft: (id: string) => Draft | undefined
+  readonly draft: (ref: Ref) => Draft | undefined
   readonly dispatch: ThunkDispatch<unknown, unknown, UnknownAction>
 }
 
 /** Keeps each draft on the device as it changes, saves it a moment later, and tries again when it cannot. */
 export const autosave = createListenerMiddleware()
 
-const touches = isAnyOf(changed, undone, redone, keptMine, tookTheirs, opened, settled)
+const touches = isAnyOf(
+  changed,
+  undone,
+  redone,
+  keptMine,
+  tookTheirs,
+  opened,
+  sent,
+  settled,
+  refused,
+  metOther,
+)
 
 autosave.startListening({
   predicate: action => touches(action),
   effect: (action, listener) => {
     if (!touches(action)) return
-    const id = idOf(action)
-    const draft = (key: string) => (listener.getState() as { drafts: DraftsState }).drafts[key]
-    const touched = draft(id)
+    const { payload } = action
+    const ref = typeof payload === 'string' ? payload : payload.ref
+    const state = () => listener.getState() as State
+    const draft = (of: Ref) => state().drafts[of]
+    const touched = draft(ref)
     if (!touched) return
-    keepDraft(touched)
-    if (touched.dirty) schedule(id, pauseMs, { draft, dispatch: listener.dispatch })
+    // Saving never waits for keeping, and never depends on it.
+    void keepDraft(touched).then(kept => {
+      const keeping = kept === 'kept' ? undefined : kept
+      if (keeping !== 'let-go' && keeping !== state().device.keeping)
+        listener.dispatch(keepingChanged(keeping))
+    })
+    const isDue = touched.dirty && !sent.match(action) && !refused.match(action)
+    if (isDue) schedule(ref, pauseMs, { draft, dispatch: listener.dispatch })
   },
 })
 
-const waiting = new Map<string, { readonly timer: ReturnType<typeof setTimeout>; readonly saver: Saver }>()
-const running = new Set<string>()
+const waiting = new Map<Ref, { readonly timer: ReturnType<typeof setTimeout>; readonly saver: Saver }>()
+const running = new Set<Ref>()
 
-addEventListener('online', () => {
-  for (const [id, { saver }] of waiting) schedule(id, 0, saver)
-})
+addEventListener('online', hurry)
+// Who leaves the page has no moment more to wait for.
+addEventListener('pagehide', hurry)
 
-function schedule(id: string, ms: number, saver: Saver): void {
-  clearTimeout(waiting.get(id)?.timer)
-  waiting.set(id, { timer: setTimeout(() => void run(id, saver), ms), saver })
+function hurry(): void {
+  for (const [ref, { saver }] of waiting) schedule(ref, 0, saver)
 }
 
-/** One save of a cover at a time: what is typed while it is on its way goes with the next. */
-async function run(id: string, saver: Saver): Promise<void> {
-  waiting.delete(id)
-  const draft = saver.draft(id)
-  if (running.has(id) || !draft?.dirty || draft.conflict) return
-  running.add(id)
+function schedule(ref: Ref, ms: number, saver: Saver): void {
+  clearTimeout(waiting.get(ref)?.timer)
+  waiting.set(ref, { timer: setTimeout(() => void run(ref, saver), ms), saver })
+}
+
+/** One save of a row at a time: what is typed while it is on its way goes with the next. */
+async function run(ref: Ref, saver: Saver): Promise<void> {
+  waiting.delete(ref)
+  const draft = saver.draft(ref)
+  if (running.has(ref) || !draft?.dirty || draft.conflict) return
+  running.add(ref)
   const outcome = await save(draft, saver)
-  running.delete(id)
-  if (outcome === 'saved' && saver.draft(id)?.dirty) schedule(id, 0, saver)
-  if (outcome === 'unreachable') schedule(id, retryMs, saver)
+  running.delete(ref)
+  if (outcome === 'saved' && saver.draft(ref)?.dirty) schedule(ref, 0, saver)
+  if (outcome === 'unreachable') schedule(ref, retryMs, saver)
 }
 
-async function save(draft: Draft, { dispatch }: Saver): Promise<'saved' | 'refused' | 'unreachable'> {
-  const { id, version, file, thingId } = draft
-  if (draft.saving !== 'offline') dispatch(savingChanged({ id, saving: 'saving' }))
+/** Sends what is due, under a key: where no answer comes, the same is sent again, and the server does it once. */
+async function save({ ref, saving }: Draft, saver: Saver): Promise<'saved' | 'refused' | 'unreachable'> {
+  const { dispatch } = saver
+  if (saving !== 'offline') dispatch(savingChanged({ ref, saving: 'saving' }))
+  dispatch(sent({ ref, newKey: crypto.randomUUID() }))
+  const pending = saver.draft(ref)?.pending
+  if (!pending) return 'refused'
   try {
-    const saving = api.endpoints.saveCover.initiate({ id, version, body: { thingId, file } })
-    const row = await dispatch(saving).unwrap()
-    dispatch(settled({ sent: file, row }))
+    const row = await dispatch(api.endpoints.saveRow.initiate({ ref, ...pending })).unwrap()
+    dispatch(settled({ ref, version: row.version }))
     return 'saved'
   } catch (error) {
-    return explainFailure(id, error, dispatch)
+    return explainFailure(ref, error, dispatch)
   }
 }
 
-function explainFailure(id: string, error: unknown, dispatch: Saver['dispatch']): 'refused' | 'unreachable' {
+function explainFailure(
+  ref: Ref,
+  error: unknown,
+  dispatch: Saver['dispatch'],
+): 'saved' | 'refused' | 'unreachable' {
   const { status, data } = error as { status?: number | string; data?: Problem }
-  if (status === 412) {
-    dispatch(conflicted(data?.current as CoverRow))
-    return 'refused'
+  if (status === 412 && data?.current) {
+    dispatch(metOther({ ref, row: standingOf(kindOf(ref), data.current as RowOf<Kind>) }))
+    return 'saved'
   }
   if (isUnreachable(error)) {
-    dispatch(savingChanged({ id, saving: 'offline' }))
+    dispatch(savingChanged({ ref, saving: 'offline' }))
     return 'unreachable'
   }
-  dispatch(savingChanged({ id, saving: 'refused', refusal: describeError(error) }))
+  dispatch(refused({ ref, refusal: describeError(error) }))
   return 'refused'
-}
-
-interface TouchingAction {
-  readonly payload: string | { readonly id?: string; readonly row?: CoverRow }
-}
-
-function idOf({ payload }: TouchingAction): string {
-  return typeof payload === 'string' ? payload : (payload.id ?? payload.row?.id ?? '')
 }

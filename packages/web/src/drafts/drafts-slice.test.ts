@@ -1,46 +1,43 @@
-import type { CoverFile, CoverRow } from '@snowdrift/core'
 import { expect } from 'chai'
+import { coverBody, coverRef as ref } from '../testing/files.js'
 import type { Draft } from './draft.js'
 import {
   changed,
-  conflicted,
   draftsSlice,
   keptMine,
+  metOther,
   opened,
   redone,
-  savingChanged,
+  refused,
+  sent,
   settled,
   tookTheirs,
   undone,
   type DraftsState,
 } from './drafts-slice.js'
+import { refOf, type Standing } from './kinds.js'
 
-const id = '5f0f3d1e-8f59-4d2c-9f3a-2f1f2f3f4f5f'
+type Body = ReturnType<typeof coverBody>
 
-function file(name: string): CoverFile {
-  return {
-    format: 'snowdrift/cover',
-    version: 1,
-    name,
-    object: { kind: 'notebook' },
-    family: 'slip-cover',
-    layers: [{ role: 'outer', thickness: '0.3 mm' }],
-  }
-}
-
-function row(name: string, version: number): CoverRow {
-  return { id, version, updatedAt: '2030-01-01T00:00:00.000Z', thingId: null, file: file(name) }
-}
+const body = (name: string) => coverBody({ name })
+const row = (name: string, version: number): Standing<Body> => ({ version, body: body(name) })
+const open = (name: string, version: number) => opened({ ref, row: row(name, version) })
 
 /** The draft after a row was opened and these actions followed. */
-function after(...actions: readonly Parameters<typeof draftsSlice.reducer>[1][]): Draft {
-  const start: DraftsState = draftsSlice.reducer({}, opened({ row: row('first', 1) }))
-  const draft = actions.reduce<DraftsState>(draftsSlice.reducer, start)[id]
-  if (!draft) throw new Error('The draft is gone')
-  return draft
+function after(...actions: readonly Parameters<typeof draftsSlice.reducer>[1][]): Draft<Body> {
+  const start: DraftsState = draftsSlice.reducer({}, open('first', 1))
+  return draftOf(actions.reduce<DraftsState>(draftsSlice.reducer, start))
 }
 
-const change = (name: string, key = name) => changed(id, file(name), key)
+function draftOf(state: DraftsState): Draft<Body> {
+  const draft = state[ref]
+  if (!draft) throw new Error('The draft is gone')
+  return draft as Draft<Body>
+}
+
+const nameOf = (draft: Draft<Body>) => draft.body.file.name
+const change = (name: string, key = name) => changed(ref, body(name), key)
+const send = (newKey = 'k1') => sent({ ref, newKey })
 
 describe('a draft', () => {
   it('begins as the server has it, with nothing to undo', () => {
@@ -48,63 +45,118 @@ describe('a draft', () => {
   })
 
   it('is undone and redone step by step', () => {
-    expect(after(change('a'), change('b'), undone(id)).file.name).to.equal('a')
-    expect(after(change('a'), change('b'), undone(id), undone(id)).file.name).to.equal('first')
-    expect(after(change('a'), change('b'), undone(id), undone(id), redone(id)).file.name).to.equal('a')
-    expect(after(change('a'), undone(id), undone(id)).file.name).to.equal('first')
-    expect(after(change('a'), undone(id), change('c')).future).to.deep.equal([])
+    expect(nameOf(after(change('a'), change('b'), undone(ref)))).to.equal('a')
+    expect(nameOf(after(change('a'), change('b'), undone(ref), undone(ref)))).to.equal('first')
+    expect(nameOf(after(change('a'), change('b'), undone(ref), undone(ref), redone(ref)))).to.equal('a')
+    expect(nameOf(after(change('a'), undone(ref), undone(ref)))).to.equal('first')
+    expect(after(change('a'), undone(ref), change('c')).future).to.deep.equal([])
   })
 
   it('undoes typing on in one field at once', () => {
-    const typed = after(change('W', 'name'), change('We', 'name'), change('Wea', 'name'), undone(id))
-    expect(typed.file.name).to.equal('first')
+    const typed = after(change('W', 'name'), change('We', 'name'), change('Wea', 'name'), undone(ref))
+    expect(nameOf(typed)).to.equal('first')
   })
 
   it('undoes steps that are no typing one by one, however soon they follow', () => {
-    const stepped = after(change('one', ''), change('two', ''), undone(id))
-    expect(stepped.file.name).to.equal('one')
+    expect(nameOf(after(change('one', ''), change('two', ''), undone(ref)))).to.equal('one')
   })
 
   it('is clean when the server has what stands here, and dirty when it was typed on meanwhile', () => {
-    const sent = file('sent')
-    const first = changed(id, sent, 'name')
-    const saved = settled({ sent, row: { ...row('sent', 2), file: sent } })
-    expect(after(first, saved)).to.include({ dirty: false, version: 2, saving: 'resting' })
-    expect(after(first, change('more'), saved)).to.include({ dirty: true, version: 2 })
+    const first = change('sent', 'name')
+    const saved = settled({ ref, version: 2 })
+    expect(after(first, send(), saved))
+      .to.include({ dirty: false, version: 2, saving: 'resting' })
+      .and.not.have.property('pending')
+    expect(after(first, send(), change('more'), saved)).to.include({ dirty: true, version: 2 })
+  })
+
+  it('sends the same again, under the same key, until it is answered', () => {
+    const twice = after(change('sent'), send('k1'), change('more'), send('k2'))
+    expect(twice.pending).to.deep.equal({ key: 'k1', version: 1, body: body('sent') })
+    const next = after(change('sent'), send('k1'), settled({ ref, version: 2 }), change('more'), send('k2'))
+    expect(next.pending).to.deep.equal({ key: 'k2', version: 2, body: body('more') })
   })
 
   it('does not give way to an older row, nor unsaved work to a newer one', () => {
-    expect(after(change('mine'), opened({ row: row('theirs', 5) })).file.name).to.equal('mine')
-    expect(after(opened({ row: row('newer', 5) })).file.name).to.equal('newer')
-    expect(after(opened({ row: row('same', 1) })).file.name).to.equal('first')
+    expect(nameOf(after(change('mine'), open('theirs', 5)))).to.equal('mine')
+    expect(nameOf(after(open('newer', 5)))).to.equal('newer')
+    expect(nameOf(after(open('same', 1)))).to.equal('first')
   })
 
-  it('takes up work that the device kept; one that the server has left behind is a conflict', () => {
-    const open = (version: number) =>
-      draftsSlice.reducer({}, opened({ row: row('server', 2), kept: { version, file: file('kept') } }))[id]
-    expect(open(2)).to.deep.include({ dirty: true, version: 2 }).and.not.have.property('conflict')
-    expect(open(2)?.file.name).to.equal('kept')
-    expect(open(1)?.conflict?.file.name).to.equal('server')
+  describe('that takes up what the device kept', () => {
+    const resume = (kept: Standing<object> & { pending?: object }, server = row('server', 2)) =>
+      draftOf(draftsSlice.reducer({}, opened({ ref, row: server, kept: kept as never })))
+
+    it('goes on with it; where the server has moved on, the two are in conflict', () => {
+      expect(resume(row('kept', 2)))
+        .to.deep.include({ dirty: true, version: 2 })
+        .and.not.have.property('conflict')
+      expect(nameOf(resume(row('kept', 2)))).to.equal('kept')
+      expect(resume(row('kept', 1)).conflict).to.deep.equal(row('server', 2))
+    })
+
+    it('has nothing to do where the server has the same, and waits for no conflict where its own save is unanswered', () => {
+      expect(resume(row('server', 1))).to.deep.include({ dirty: false, version: 2 })
+      const pending = { key: 'k', ...row('sent', 1) }
+      const waiting = resume({ ...row('typed on', 1), pending })
+      expect(waiting).to.deep.include({ dirty: true, pending }).and.not.have.property('conflict')
+    })
+
+    it('trusts it over what an older answer says', () => {
+      expect(resume(row('kept', 3))).not.to.have.property('conflict')
+    })
+
+    it('replaces a clean draft with it, one undo away, and never one that is being worked on', () => {
+      const kept = { ...row('left by another', 1) }
+      const taken = after(opened({ ref, row: row('first', 1), kept }))
+      expect(nameOf(taken)).to.equal('left by another')
+      expect(nameOf(after(opened({ ref, row: row('first', 1), kept }), undone(ref)))).to.equal('first')
+      expect(nameOf(after(change('mine'), opened({ ref, row: row('first', 1), kept })))).to.equal('mine')
+    })
   })
 
-  it('keeps mine over theirs, or takes theirs with mine one undo away', () => {
-    const conflict = [change('mine'), conflicted(row('theirs', 7))] as const
-    expect(after(...conflict, keptMine(id)))
-      .to.include({ version: 7, dirty: true })
-      .and.not.have.property('conflict')
-    const taken = after(...conflict, tookTheirs(id))
-    expect(taken).to.include({ version: 7, dirty: false })
-    expect(taken.file.name).to.equal('theirs')
-    expect(after(...conflict, tookTheirs(id), undone(id)).file.name).to.equal('mine')
+  describe('that meets something else on the server', () => {
+    const meet = (other: Standing<Body>) => metOther({ ref, row: other })
+
+    it('keeps mine over theirs, or takes theirs with mine one undo away', () => {
+      const conflict = [change('mine'), send(), meet(row('theirs', 7))] as const
+      expect(after(...conflict).conflict).to.deep.equal(row('theirs', 7))
+      expect(after(...conflict)).not.to.have.property('pending')
+      expect(after(...conflict, keptMine(ref)))
+        .to.include({ version: 7, dirty: true })
+        .and.not.have.property('conflict')
+      const taken = after(...conflict, tookTheirs(ref))
+      expect(taken).to.include({ version: 7, dirty: false })
+      expect(nameOf(taken)).to.equal('theirs')
+      expect(nameOf(after(...conflict, tookTheirs(ref), undone(ref)))).to.equal('mine')
+    })
+
+    it('is in no conflict with its own save, answered late', () => {
+      expect(after(change('mine'), send(), meet(row('mine', 2)))).to.include({ version: 2, dirty: false })
+      const typedOn = after(change('mine'), send(), change('more'), meet(row('mine', 2)))
+      expect(typedOn).to.include({ version: 2, dirty: true }).and.not.have.property('conflict')
+    })
+
+    it('is in no conflict with what it is based on under a later number, nor with what says the same', () => {
+      const rebased = after(change('mine'), send(), meet(row('first', 4)))
+      expect(rebased).to.include({ version: 4, dirty: true }).and.not.have.property('conflict')
+      const same = after(change('mine'), send(), change('theirs too'), meet(row('theirs too', 4)))
+      expect(same).to.include({ version: 4, dirty: false }).and.not.have.property('conflict')
+    })
   })
 
-  it('remembers why the server refused', () => {
-    const refused = after(change('odd'), savingChanged({ id, saving: 'refused', refusal: 'too long' }))
-    expect(refused).to.include({ saving: 'refused', refusal: 'too long', dirty: true })
+  it('remembers why the server refused, and does not hold on to what was refused', () => {
+    const draft = after(change('odd'), send(), refused({ ref, refusal: 'too long' }))
+    expect(draft)
+      .to.include({ saving: 'refused', refusal: 'too long', dirty: true })
+      .and.not.have.property('pending')
+    const saved = after(change('odd'), send(), refused({ ref, refusal: 'too long' }), change('good'), send(), settled({ ref, version: 2 })) // prettier-ignore
+    expect(saved).not.to.have.property('refusal')
   })
 
   it('leaves other drafts as they are', () => {
-    const state: DraftsState = draftsSlice.reducer({}, opened({ row: row('first', 1) }))
-    expect(draftsSlice.reducer(state, undone('another'))).to.equal(state)
+    const state: DraftsState = draftsSlice.reducer({}, open('first', 1))
+    expect(draftsSlice.reducer(state, undone(refOf('cover', 'another')))).to.equal(state)
+    expect(draftsSlice.reducer(state, undone(refOf('material', ref.slice(6))))).to.equal(state)
   })
 })

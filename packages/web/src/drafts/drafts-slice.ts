@@ -1,11 +1,13 @@
-import type { CoverFile, CoverRow } from '@snowdrift/core'
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit'
 import {
   changeDraft,
   keepMine,
+  meetOther,
   openDraft,
   redoDraft,
+  refuseDraft,
   resumeDraft,
+  sendDraft,
   settleDraft,
   takeTheirs,
   undoDraft,
@@ -13,48 +15,62 @@ import {
   type KeptDraft,
   type SavingState,
 } from './draft'
+import { refOf, type BodyOf, type Kind, type Ref, type Standing } from './kinds'
 
-export type DraftsState = Readonly<Record<string, Draft>>
+export type DraftsState = Readonly<Partial<Record<Ref, Draft>>>
+
+interface Opening {
+  readonly ref: Ref
+  readonly row: Standing<object>
+  readonly kept?: KeptDraft<object> | undefined
+}
+
+interface Change {
+  readonly ref: Ref
+  readonly body: unknown
+  readonly key: string
+  readonly at: number
+}
 
 const none: DraftsState = {}
 
-/** The drafts of this window, by the id of their cover. */
+/** The drafts of this window, by the row that they are of. */
 export const draftsSlice = createSlice({
   name: 'drafts',
   initialState: none,
   reducers: {
-    /** A row came from the server. Work in hand stays; kept work is taken up. */
-    opened: (
-      state,
-      { payload: { row, kept } }: PayloadAction<{ row: CoverRow; kept?: KeptDraft | undefined }>,
-    ) => {
-      const held = state[row.id]
-      if (held?.dirty || (held && held.version >= row.version)) return state
-      return { ...state, [row.id]: kept ? resumeDraft(kept, row) : openDraft(row) }
+    /** A row came from the server, or unsaved work was found. What is being worked on stays. */
+    opened: (state, { payload: { ref, row, kept } }: PayloadAction<Opening>) => {
+      const held = state[ref]
+      if (held?.dirty) return state
+      const known = held && held.version >= row.version ? held : undefined
+      const opened = kept ? resumeDraft(ref, kept, (known ?? row) as Standing<object>) : openDraft(ref, row)
+      if (known && !opened.dirty) return state
+      // What was found is a step like any other: undo goes back over it.
+      const past = known && opened.dirty ? [...known.past, known.body] : opened.past
+      return { ...state, [ref]: { ...opened, past } }
     },
     changed: {
-      prepare: (id: string, file: CoverFile, key: string) => ({ payload: { id, file, key, at: Date.now() } }),
-      reducer: (
-        state,
-        { payload }: PayloadAction<{ id: string; file: CoverFile; key: string; at: number }>,
-      ) => update(state, payload.id, draft => changeDraft(draft, payload.file, payload.key, payload.at)),
+      prepare: (ref: Ref, body: unknown, key: string) => ({ payload: { ref, body, key, at: Date.now() } }),
+      reducer: (state, { payload }: PayloadAction<Change>) =>
+        update(state, payload.ref, draft => changeDraft(draft, payload.body, payload.key, payload.at)),
     },
-    undone: (state, { payload: id }: PayloadAction<string>) => update(state, id, undoDraft),
-    redone: (state, { payload: id }: PayloadAction<string>) => update(state, id, redoDraft),
-    keptMine: (state, { payload: id }: PayloadAction<string>) => update(state, id, keepMine),
-    tookTheirs: (state, { payload: id }: PayloadAction<string>) => update(state, id, takeTheirs),
-    savingChanged: (
-      state,
-      {
-        payload: { id, saving, refusal },
-      }: PayloadAction<{ id: string; saving: SavingState; refusal?: string }>,
-    ) => update(state, id, draft => ({ ...draft, saving, ...(refusal !== undefined && { refusal }) })),
-    settled: (state, { payload: { sent, row } }: PayloadAction<{ sent: CoverFile; row: CoverRow }>) =>
-      update(state, row.id, draft => settleDraft(draft, sent, row)),
-    conflicted: (state, { payload: row }: PayloadAction<CoverRow>) =>
-      update(state, row.id, draft => ({ ...draft, conflict: row, saving: 'resting' })),
-    forgotten: (state, { payload: id }: PayloadAction<string>) => {
-      const { [id]: _gone, ...others } = state
+    undone: (state, { payload: ref }: PayloadAction<Ref>) => update(state, ref, undoDraft),
+    redone: (state, { payload: ref }: PayloadAction<Ref>) => update(state, ref, redoDraft),
+    keptMine: (state, { payload: ref }: PayloadAction<Ref>) => update(state, ref, keepMine),
+    tookTheirs: (state, { payload: ref }: PayloadAction<Ref>) => update(state, ref, takeTheirs),
+    savingChanged: (state, { payload: { ref, saving } }: PayloadAction<{ ref: Ref; saving: SavingState }>) =>
+      update(state, ref, draft => ({ ...draft, saving })),
+    sent: (state, { payload: { ref, newKey } }: PayloadAction<{ ref: Ref; newKey: string }>) =>
+      update(state, ref, draft => sendDraft(draft, newKey)),
+    settled: (state, { payload: { ref, version } }: PayloadAction<{ ref: Ref; version: number }>) =>
+      update(state, ref, draft => settleDraft(draft, version)),
+    refused: (state, { payload: { ref, refusal } }: PayloadAction<{ ref: Ref; refusal: string }>) =>
+      update(state, ref, draft => refuseDraft(draft, refusal)),
+    metOther: (state, { payload: { ref, row } }: PayloadAction<{ ref: Ref; row: Standing<unknown> }>) =>
+      update(state, ref, draft => meetOther(draft, row)),
+    forgotten: (state, { payload: ref }: PayloadAction<Ref>) => {
+      const { [ref]: _gone, ...others } = state
       return others
     },
   },
@@ -68,16 +84,27 @@ export const {
   keptMine,
   tookTheirs,
   savingChanged,
+  sent,
   settled,
-  conflicted,
+  refused,
+  metOther,
   forgotten,
 } = draftsSlice.actions
 
+/** The draft of a row, as what its kind says it is. */
+export function selectDraft<K extends Kind>(
+  { drafts }: { readonly drafts: DraftsState },
+  kind: K,
+  id: string,
+): Draft<BodyOf<K>> | undefined {
+  return drafts[refOf(kind, id)] as Draft<BodyOf<K>> | undefined
+}
+
 /** Drafts are compared by identity, so the reducers work on the plain state, not on what stands in for it. */
-function update(standIn: DraftsState, id: string, change: (draft: Draft) => Draft): DraftsState {
+function update(standIn: DraftsState, ref: Ref, change: (draft: Draft) => Draft): DraftsState {
   const state = (original(standIn as object) as DraftsState | undefined) ?? standIn
-  const draft = state[id]
+  const draft = state[ref]
   if (!draft) return state
   const changed = change(draft)
-  return changed === draft ? state : { ...state, [id]: changed }
+  return changed === draft ? state : { ...state, [ref]: changed }
 }

@@ -1,58 +1,136 @@
 import type { Draft, KeptDraft } from './draft'
+import {
+  dropKept,
+  listKept,
+  moveKept,
+  putKept,
+  troubleOf,
+  type KeepingTrouble,
+  type KeptRecord,
+} from './kept-store'
+import type { Ref } from './kinds'
+import { openWindows, windowName } from './window-name'
 
-const prefix = 'snowdrift.draft.'
-const windowKey = 'snowdrift.window'
+/** What hinders keeping; undefined where nothing does. */
+export type Keeping = KeepingTrouble | undefined
 
-/** The name of this window, which it keeps over a reload; another window on the same cover has another. */
-function windowName(): string {
-  const known = sessionStorage.getItem(windowKey)
-  if (known) return known
-  const name = crypto.randomUUID()
-  sessionStorage.setItem(windowKey, name)
-  return name
+/** How keeping a draft went. That one could be let go of says nothing about room for another. */
+export type Kept = 'kept' | 'let-go' | KeepingTrouble
+
+const waiting = new Map<Ref, Draft>()
+const writing = new Map<Ref, Promise<Kept>>()
+
+/**
+ * Keeps unsaved work on this device, and lets go of it once the server has it. What changes while one state is being
+ * written goes with the next, the latest only. Never fails: how it went is what it gives.
+ */
+export function keepDraft(draft: Draft): Promise<Kept> {
+  waiting.set(draft.ref, draft)
+  const busy = writing.get(draft.ref)
+  if (busy) return busy
+  const work = writeWaiting(draft.ref)
+  writing.set(draft.ref, work)
+  return work
 }
 
-/** Says to other windows that this one is alive, so that they leave its drafts alone. */
-export function holdWindow(): void {
-  void navigator.locks.request(prefix + windowName(), () => new Promise(() => undefined))
+async function writeWaiting(ref: Ref): Promise<Kept> {
+  let outcome: Kept = 'let-go'
+  for (let draft = waiting.get(ref); draft; draft = waiting.get(ref)) {
+    waiting.delete(ref)
+    outcome = await write(draft).catch(troubleOf)
+  }
+  // In the same turn in which nothing waits any more: what comes next begins anew.
+  writing.delete(ref)
+  return outcome
 }
 
-/** Keeps unsaved work on this device, and lets go of it once the server has it. */
-export function keepDraft({ id, version, file, dirty }: Draft): void {
-  const key = `${prefix}${id}.${windowName()}`
-  if (!dirty) return localStorage.removeItem(key)
-  const kept: KeptDraft = { version, file }
-  localStorage.setItem(key, JSON.stringify(kept))
+async function write({ ref, version, body, dirty, pending }: Draft): Promise<Kept> {
+  const window = await windowName()
+  if (!dirty && !pending) {
+    await dropKept(ref, window)
+    return 'let-go'
+  }
+  const value: KeptDraft = { version, body, ...(pending && { pending }) }
+  await putKept({ of: ref, window, at: Date.now(), value })
+  return 'kept'
 }
 
-export function dropKeptDrafts(id: string): void {
-  for (const key of keysOf(id)) localStorage.removeItem(key)
+/** Once everything is written that was to be kept so far. */
+export async function allKept(): Promise<void> {
+  await Promise.all(writing.values())
 }
 
-/** Unsaved work on a cover that this window left, or that a window left which is closed now. */
-export async function findKeptDraft(id: string): Promise<KeptDraft | undefined> {
-  const own = `${prefix}${id}.${windowName()}`
-  const alive = await aliveWindows()
-  const key = keysOf(id).find(name => name === own || !alive.has(name.slice(`${prefix}${id}.`.length)))
-  if (key === undefined) return undefined
-  const text = localStorage.getItem(key)
-  if (key !== own) localStorage.removeItem(key)
-  return text === null ? undefined : parseKept(text)
+/** Whether this device keeps anything at all for this page. */
+export function tryKeeping(): Promise<Keeping> {
+  return attempt(listKept())
 }
 
-function keysOf(id: string): readonly string[] {
-  return Object.keys(localStorage).filter(key => key.startsWith(`${prefix}${id}.`))
-}
-
-async function aliveWindows(): Promise<ReadonlySet<string>> {
-  const { held = [] } = await navigator.locks.query()
-  return new Set(held.flatMap(({ name }) => (name?.startsWith(prefix) ? [name.slice(prefix.length)] : [])))
-}
-
-function parseKept(text: string): KeptDraft | undefined {
+async function attempt(work: Promise<unknown>): Promise<Keeping> {
   try {
-    return JSON.parse(text) as KeptDraft
+    await work
+    return undefined
+  } catch (error) {
+    return troubleOf(error)
+  }
+}
+
+/** Lets go of what is kept of a row, by whichever window: the row itself is gone. */
+export async function dropKeptDrafts(ref: Ref): Promise<void> {
+  await attempt(
+    listKept(ref).then(records => Promise.all(records.map(({ window }) => dropKept(ref, window)))),
+  )
+}
+
+/** Unsaved work on a row that this window left before it was loaded again. */
+export async function findOwnDraft(ref: Ref): Promise<KeptDraft<object> | undefined> {
+  try {
+    const own = await windowName()
+    const mine = (await listKept(ref)).find(({ window }) => window === own)
+    return mine?.value as KeptDraft<object> | undefined
   } catch {
     return undefined
   }
+}
+
+/** Unsaved work that a window left which is closed now; it becomes this window's, and is nobody else's any more. */
+export async function claimLeftDraft(ref: Ref): Promise<KeptDraft<object> | undefined> {
+  try {
+    const own = await windowName()
+    const [left] = await leftBehind(await listKept(ref), own)
+    const moved = left && (await moveKept(ref, left.window, own))
+    return moved?.value as KeptDraft<object> | undefined
+  } catch {
+    return undefined
+  }
+}
+
+/** Puts work back that was found and is not wanted now, to be found again. */
+export async function leaveKeptDraft(ref: Ref, value: KeptDraft<object>): Promise<void> {
+  await attempt(putKept({ of: ref, window: `left ${crypto.randomUUID()}`, at: Date.now(), value }))
+}
+
+/** The rows of which closed windows, or this one before a reload, left unsaved work. */
+export async function listLeftRefs(): Promise<readonly Ref[]> {
+  try {
+    const own = await windowName()
+    const records = await listKept()
+    const left = [...records.filter(({ window }) => window === own), ...(await leftBehind(records, own))]
+    return [...new Set(left.map(({ of }) => of).filter(isRef))]
+  } catch {
+    return []
+  }
+}
+
+/** Without a way to know which windows are open, what nobody has touched for a while counts as left. */
+const untouchedMs = 60_000
+
+async function leftBehind(records: readonly KeptRecord[], own: string): Promise<readonly KeptRecord[]> {
+  const alive = await openWindows()
+  const isLeft = ({ window, at }: KeptRecord) =>
+    alive ? !alive.has(window) : Date.now() - at > untouchedMs || window.startsWith('left ')
+  return records.filter(record => record.window !== own && isLeft(record))
+}
+
+function isRef(of: string): of is Ref {
+  return /^(cover|cutting|material|settings)\//.test(of)
 }

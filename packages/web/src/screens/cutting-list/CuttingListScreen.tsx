@@ -13,6 +13,7 @@ import { Link, useParams } from 'react-router'
 import { useCoverQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { useAppSelector } from '../../app/store'
+import { selectDraft } from '../../drafts/drafts-slice'
 import { Button } from '../../parts/Button'
 import { Length } from '../../parts/Length'
 import { DrawingView } from '../../views/DrawingView'
@@ -25,8 +26,8 @@ import { verdictWords } from '../../views/verdict-words'
 export function Screen() {
   const { id = '' } = useParams()
   const { data: row, error } = useCoverQuery(id)
-  const draft = useAppSelector(state => state.drafts[id])
-  const file = draft?.file ?? row?.file
+  const draft = useAppSelector(state => selectDraft(state, 'cover', id))
+  const file = draft?.body.file ?? row?.file
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-6 sm:px-8 print:max-w-none print:p-0">
       <div className="no-print mb-6 flex items-center gap-4">

@@ -1,5 +1,5 @@
 import { objectKinds, type ObjectKind, type ThingRow } from '@snowdrift/core'
-import { useState, type SubmitEvent } from 'react'
+import type { SubmitEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import {
   useCreateCoverMutation,
@@ -9,6 +9,7 @@ import {
   useThingsInfiniteQuery,
 } from '../../api/api'
 import { describeError } from '../../api/describe-error'
+import { useKeptForm, type KeptForm } from '../../drafts/use-kept-form'
 import { Button } from '../../parts/Button'
 import { controlLook, Field } from '../../parts/Field'
 import { kindWords } from '../../views/kind-words'
@@ -29,16 +30,37 @@ export function Screen() {
   )
 }
 
+interface NewThingForm {
+  readonly kind: ObjectKind
+  readonly name: string
+  /** The names of what is made when the form is sent: sent twice, it makes one. */
+  readonly thingId: string
+  readonly coverId: string
+}
+
+const beginForm = (): NewThingForm => ({
+  kind: 'hardcover',
+  name: '',
+  thingId: crypto.randomUUID(),
+  coverId: crypto.randomUUID(),
+})
+
 function NewThing() {
-  const [kind, setKind] = useState<ObjectKind>('hardcover')
-  const [name, setName] = useState('')
+  const kept = useKeptForm('new-cover', beginForm)
+  return kept ? <NewThingFields {...kept} /> : null
+}
+
+function NewThingFields({ form, change, done }: KeptForm<NewThingForm>) {
+  const { kind, name, thingId, coverId } = form
   const [createThing, { error }] = useCreateThingMutation()
   const begin = useBegin()
   const submit = async (event: SubmitEvent) => {
     event.preventDefault()
     const title = name.trim() || kindWords[kind].name
-    const created = await createThing({ name: title, unit: begin.unit, object: { kind, readings: {} } })
-    if (created.data) await begin.coverFor(created.data)
+    const body = { name: title, unit: begin.unit, object: { kind, readings: {} } }
+    const created = await createThing({ id: thingId, body })
+    const thing = created.data ?? (madeBefore(created.error) as ThingRow | undefined)
+    if (thing) await begin.coverFor(thing, coverId, done)
   }
   return (
     <form className="grid gap-6" onSubmit={event => void submit(event)}>
@@ -55,7 +77,7 @@ function NewThing() {
                 name="kind"
                 className="mt-1.5 accent-(--thread)"
                 checked={choice === kind}
-                onChange={() => setKind(choice)}
+                onChange={() => change({ kind: choice })}
               />
               <span>
                 <span className="block font-medium">{kindWords[choice].name}</span>
@@ -74,7 +96,7 @@ function NewThing() {
             maxLength={120}
             value={name}
             placeholder={kindWords[kind].name}
-            onChange={event => setName(event.target.value)}
+            onChange={event => change({ name: event.target.value })}
           />
         )}
       </Field>
@@ -97,7 +119,12 @@ function BeginWith({ thing }: { readonly thing: ThingRow }) {
         readings that are on the shelf.
       </p>
       <div className="flex items-center gap-4">
-        <Button look="act" autoFocus disabled={!begin.ready} onClick={() => void begin.coverFor(thing)}>
+        <Button
+          look="act"
+          autoFocus
+          disabled={!begin.ready}
+          onClick={() => void begin.coverFor(thing, crypto.randomUUID())}
+        >
           Begin
         </Button>
         {begin.error && <p role="alert">{describeError(begin.error)}</p>}
@@ -121,7 +148,7 @@ function KnownThings() {
           <li key={thing.id}>
             <button
               className="flex w-full items-baseline gap-3 px-1 py-2.5 text-left hover:bg-sunken"
-              onClick={() => void begin.coverFor(thing)}
+              onClick={() => void begin.coverFor(thing, crypto.randomUUID())}
             >
               <span className="font-medium">{thing.name}</span>
               <span className="text-sm text-soft">{kindWords[thing.object.kind].name}</span>
@@ -142,10 +169,19 @@ function useBegin() {
     ready: settings.data !== undefined,
     unit: settings.data?.unit ?? 'in',
     error: error ?? settings.error,
-    coverFor: async (thing: ThingRow) => {
+    coverFor: async (thing: ThingRow, id: string, done?: () => Promise<void>) => {
       if (!settings.data) return
-      const created = await createCover({ thingId: thing.id, file: newCoverFile(thing, settings.data) })
-      if (created.data) await navigate(`/covers/${created.data.id}/measure`)
+      const body = { thingId: thing.id, file: newCoverFile(thing, settings.data) }
+      const created = await createCover({ id, body })
+      if (!created.data && !madeBefore(created.error)) return
+      await done?.()
+      await navigate(`/covers/${id}/measure`)
     },
   }
+}
+
+/** The row that the same form made before, when its answer was lost and something in it was changed since. */
+function madeBefore(error: unknown): unknown {
+  const { status, data } = (error ?? {}) as { status?: unknown; data?: { current?: unknown } }
+  return status === 412 ? data?.current : undefined
 }

@@ -9,10 +9,15 @@ import {
   type Unit,
 } from '@snowdrift/core'
 import { useState } from 'react'
-import { useSaveSettingsMutation, useSettingsQuery } from '../../api/api'
+import { useSettingsQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { chooseTheme, readTheme, themes, type Theme } from '../../app/theme'
+import { oneStep, type Draft } from '../../drafts/draft'
+import { settingsId, standingOf } from '../../drafts/kinds'
+import { useDraft, useDraftChanges } from '../../drafts/use-draft'
+import { ConflictNotice } from '../../parts/ConflictNotice'
 import { LengthField } from '../../parts/LengthField'
+import { SavingState } from '../../parts/SavingState'
 import { SelectField } from '../../parts/SelectField'
 import { gridChoices } from '../../views/grid-choices'
 
@@ -45,24 +50,23 @@ export function Screen() {
 }
 
 function WorkshopSettings({ settings }: { readonly settings: SettingsRow }) {
-  const [save, { error, isLoading, isSuccess }] = useSaveSettingsMutation()
-  const { version, ...body } = settings
-  const { unit } = settings
-  const change = (changes: Partial<SettingsBody>) => void save({ version, body: { ...body, ...changes } })
+  const draft = useDraft('settings', settingsId, standingOf('settings', settings))
+  return draft ? <Workshop draft={draft} /> : null
+}
+
+function Workshop({ draft }: { readonly draft: Draft<SettingsBody> }) {
+  const changes = useDraftChanges('settings', settingsId)
+  const { unit, grid, tapeDivision, seam } = draft.body
+  const change = (changed: Partial<SettingsBody>) =>
+    changes.change(oneStep, body => ({ ...body, ...changed }))
   return (
     <section className="grid gap-5" aria-label="Workshop">
       <div className="flex items-baseline justify-between gap-4">
         <h2 className="text-xl font-semibold">Workshop</h2>
-        <p role="status" className="text-sm text-soft">
-          {error
-            ? describeError(error)
-            : isLoading
-              ? 'Saving …'
-              : isSuccess
-                ? 'Saved'
-                : 'New covers begin with these.'}
-        </p>
+        <SavingState draft={draft} />
       </div>
+      <p className="text-soft">New covers begin with these.</p>
+      {draft.conflict && <ConflictNotice what="The settings were" draft={draft} current={draft.conflict} />}
       <SelectField
         label="Unit"
         help="What a bare number means. Customary amounts change with it: ¼ in or 6 mm."
@@ -73,16 +77,16 @@ function WorkshopSettings({ settings }: { readonly settings: SettingsRow }) {
       <SelectField
         label="Cutting grid"
         help="Cut sizes are rounded to a mark that scissors and ruler can follow."
-        value={settings.grid ?? ''}
+        value={grid ?? ''}
         choices={gridChoices(unit, defaultGrid(unit))}
-        onChange={grid => change({ grid: grid || null })}
+        onChange={next => change({ grid: next || null })}
       />
       <LengthField
         whenLeft
         label="Tape division"
         help="The finest mark on your tape. The arrow keys step by it, and it says how sure a reading is."
         unit={unit}
-        value={settings.tapeDivision ?? undefined}
+        value={tapeDivision ?? undefined}
         fallback={defaultTapeDivision(unit)}
         division={mm(0.5)}
         range={{ min: mm(0.1), max: mm(10) }}
@@ -93,7 +97,7 @@ function WorkshopSettings({ settings }: { readonly settings: SettingsRow }) {
         label="Seam allowance"
         help="Left empty, each way of making brings its own."
         unit={unit}
-        value={settings.seam ?? undefined}
+        value={seam ?? undefined}
         fallback={customary(1 / 4, unit)}
         division={defaultTapeDivision(unit)}
         range={{ min: mm(1), max: mm(50) }}

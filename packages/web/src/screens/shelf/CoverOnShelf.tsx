@@ -5,6 +5,7 @@ import { deleted } from '../../app/deleted-slice'
 import { useAppDispatch } from '../../app/store'
 import { forgotten } from '../../drafts/drafts-slice'
 import { dropKeptDrafts } from '../../drafts/kept-drafts'
+import { refOf } from '../../drafts/kinds'
 import { severityWords } from '../../parts/FindingNote'
 import { gravestOf } from '../../parts/severity'
 import { plannedOf, type Planned } from '../../views/planned'
@@ -70,8 +71,9 @@ function DeleteCover({ row, name }: { readonly row: CoverRow; readonly name: str
   const remove = async () => {
     const answer = await deleteCover({ id: row.id, version: row.version })
     if (answer.error) return
-    dropKeptDrafts(row.id)
-    dispatch(forgotten(row.id))
+    const ref = refOf('cover', row.id)
+    dispatch(forgotten(ref))
+    await dropKeptDrafts(ref)
     dispatch(deleted({ kind: 'cover', id: row.id, name }))
   }
   return <DeleteButton name={name} busy={isLoading} error={error} onDelete={() => void remove()} />

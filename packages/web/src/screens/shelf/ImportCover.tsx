@@ -18,7 +18,7 @@ export function ImportCover() {
   const take = async (file: File) => {
     const read = await readFile(file)
     if (!read.ok) return setProblems(read.problems)
-    const created = await createCover({ thingId: null, file: read.cover })
+    const created = await createCover({ id: crypto.randomUUID(), body: { thingId: null, file: read.cover } })
     if (created.error) return setProblems([describeError(created.error)])
     setProblems([])
     await navigate(`/covers/${created.data.id}`)

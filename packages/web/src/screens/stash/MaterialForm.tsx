@@ -12,14 +12,14 @@ import {
 } from '@snowdrift/core'
 import { ImageUp, Trash2 } from 'lucide-react'
 import { useRef, useState } from 'react'
-import {
-  useDeleteMaterialMutation,
-  usePutPictureMutation,
-  useRestoreMaterialMutation,
-  useSaveMaterialMutation,
-} from '../../api/api'
+import { useDeleteMaterialMutation, usePutPictureMutation, useRestoreMaterialMutation } from '../../api/api'
 import { describeError } from '../../api/describe-error'
+import { oneStep, type Draft } from '../../drafts/draft'
+import { standingOf } from '../../drafts/kinds'
+import { useDraft, useDraftChanges } from '../../drafts/use-draft'
 import { Button } from '../../parts/Button'
+import { ConflictNotice } from '../../parts/ConflictNotice'
+import { SavingState } from '../../parts/SavingState'
 import { Field, controlLook } from '../../parts/Field'
 import { LengthField } from '../../parts/LengthField'
 import { SelectField } from '../../parts/SelectField'
@@ -30,26 +30,36 @@ import { roleWords } from '../workspace/layers/role-words'
 const named = <Key extends string>(keys: readonly Key[]) =>
   Object.fromEntries(keys.map(key => [key, key.replaceAll('-', ' ')])) as Record<Key, string>
 
-/** The properties of a material. Each change saves itself; one that was changed elsewhere is said. */
+/** The properties of a material. Each change saves itself; one that was changed elsewhere too is shown beside it. */
 export function MaterialForm({ row }: { readonly row: MaterialRow }) {
-  const [save, { error, isLoading, isSuccess }] = useSaveMaterialMutation()
-  const { id, version, unit, swatch, material, stock } = row
-  const change = (changes: Partial<MaterialBody>) =>
-    void save({ id, version, body: { unit, swatch, material, stock, ...changes } })
-  const changeMaterial = (changes: Partial<MaterialBody['material']>) =>
-    change({ material: { ...material, ...changes } })
-  const changeStock = (key: keyof Stock, value: unknown) => {
-    const { [key]: _before, ...rest } = stock
-    change({ stock: value === undefined || value === '' ? rest : { ...rest, [key]: value } })
-  }
+  const draft = useDraft('material', row.id, standingOf('material', row))
+  return draft ? <Properties row={row} draft={draft} /> : null
+}
+
+interface PropertiesProps {
+  readonly row: MaterialRow
+  readonly draft: Draft<MaterialBody>
+}
+
+function Properties({ row, draft }: PropertiesProps) {
+  const { id } = row
+  const changes = useDraftChanges('material', id)
+  const { unit, swatch, material, stock = {} } = draft.body
+  const change = (make: (body: MaterialBody) => MaterialBody) => changes.change(oneStep, make)
+  const changeMaterial = (changed: Partial<MaterialBody['material']>) =>
+    change(body => ({ ...body, material: { ...body.material, ...changed } }))
+  const changeStock = (key: keyof Stock, value: unknown) =>
+    change(body => {
+      const { [key]: _before, ...rest } = body.stock ?? {}
+      return { ...body, stock: value === undefined || value === '' ? rest : { ...rest, [key]: value } }
+    })
   return (
     <section aria-label="Properties" className="grid gap-4">
       <div className="flex items-baseline gap-3">
         <h3 className="font-semibold">Properties</h3>
-        <p role="status" className={`text-sm ${error ? 'text-bad' : 'text-soft'}`}>
-          {error ? describeError(error) : isLoading ? 'Saving …' : isSuccess ? 'Saved' : ''}
-        </p>
+        <SavingState draft={draft} label="Saving of the material" />
       </div>
+      {draft.conflict && <ConflictNotice what="This material was" draft={draft} current={draft.conflict} />}
       <div className="grid items-start gap-4 sm:grid-cols-3">
         <TextField label="Name" value={material.name} onChange={name => changeMaterial({ name })} />
         <SelectField
@@ -129,7 +139,7 @@ export function MaterialForm({ row }: { readonly row: MaterialRow }) {
         <ColourField
           value={swatch}
           weave={stock.weave ?? 'plain'}
-          onChange={colour => change({ swatch: colour })}
+          onChange={colour => change(body => ({ ...body, swatch: colour }))}
         />
       </div>
       <div className="flex flex-wrap gap-2">

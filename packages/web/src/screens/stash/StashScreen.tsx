@@ -137,6 +137,7 @@ function ImportTable() {
       {data && !error && (
         <p role="status" className="order-last basis-full text-good">
           {data.added} {data.added === 1 ? 'material was' : 'materials were'} added.
+          {data.readAs && ` The table was read as ${data.readAs}: look whether the letters are right.`}
         </p>
       )}
     </>

@@ -20,7 +20,7 @@ const looks: Readonly<Record<StationState, { Icon: typeof Info; tone: string }>>
 
 /** The path through the work: where one is, what is settled, what waits, what has something to say. */
 export function StationPath({ here }: { readonly here: Station }) {
-  const { draft, planned } = useCover()
+  const { id, planned } = useCover()
   return (
     <nav aria-label="Stations" className="sticky top-0 z-20 border-b border-rule bg-ground px-2 sm:px-4">
       <ol className="flex overflow-x-auto">
@@ -30,7 +30,7 @@ export function StationPath({ here }: { readonly here: Station }) {
           return (
             <li key={station} ref={station === here ? bringIntoSight : undefined}>
               <NavLink
-                to={`/covers/${draft.id}/${station}`}
+                to={`/covers/${id}/${station}`}
                 replace
                 aria-label={`${stationWords[station]}: ${stationStateWords[state]}`}
                 aria-current={station === here ? 'step' : undefined}

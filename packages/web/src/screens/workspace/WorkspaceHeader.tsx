@@ -1,17 +1,15 @@
 import { Download, Printer, Redo2, Undo2 } from 'lucide-react'
 import { Link } from 'react-router'
-import { useAppDispatch } from '../../app/store'
-import type { Draft } from '../../drafts/draft'
-import { redone, undone } from '../../drafts/drafts-slice'
+import { useDraftChanges } from '../../drafts/use-draft'
+import { SavingState } from '../../parts/SavingState'
 import { Button, buttonLooks, buttonShape } from '../../parts/Button'
 import { download, fileNameOf } from '../../parts/download'
 import { useCover } from './cover-context'
 
 /** The cover's name, how its saving stands, and what can be done with the whole. */
 export function WorkspaceHeader() {
-  const { draft, file, change } = useCover()
-  const dispatch = useAppDispatch()
-  const { id } = draft
+  const { id, draft, file, change } = useCover()
+  const { undo, redo } = useDraftChanges('cover', id)
   const name = file.name ?? ''
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 pt-3 sm:px-6">
@@ -24,22 +22,12 @@ export function WorkspaceHeader() {
         placeholder="Name this cover"
         onChange={event => change('name', current => ({ ...current, name: event.target.value }))}
       />
-      <SavingState draft={draft} />
+      <SavingState draft={draft} className="max-sm:flex-1" />
       <div className="flex items-center gap-1">
-        <Button
-          look="quiet"
-          disabled={draft.past.length === 0}
-          onClick={() => dispatch(undone(id))}
-          aria-label="Undo"
-        >
+        <Button look="quiet" disabled={draft.past.length === 0} onClick={undo} aria-label="Undo">
           <Undo2 className="size-5" aria-hidden />
         </Button>
-        <Button
-          look="quiet"
-          disabled={draft.future.length === 0}
-          onClick={() => dispatch(redone(id))}
-          aria-label="Redo"
-        >
+        <Button look="quiet" disabled={draft.future.length === 0} onClick={redo} aria-label="Redo">
           <Redo2 className="size-5" aria-hidden />
         </Button>
         <Button
@@ -55,19 +43,4 @@ export function WorkspaceHeader() {
       </div>
     </div>
   )
-}
-
-function SavingState({ draft }: { readonly draft: Draft }) {
-  return (
-    <p role="status" aria-label="Saving" className="text-sm text-soft max-sm:flex-1">
-      {savingWords(draft)}
-    </p>
-  )
-}
-
-function savingWords({ conflict, saving, dirty, refusal }: Draft): string {
-  if (conflict) return 'Not saved: changed elsewhere'
-  if (saving === 'offline') return 'Server away: kept on this device'
-  if (saving === 'refused') return `Not saved: ${refusal ?? ''}`
-  return dirty ? 'Saving …' : 'Saved'
 }

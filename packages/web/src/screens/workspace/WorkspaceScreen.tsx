@@ -1,13 +1,13 @@
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import type { CoverBody } from '@snowdrift/core'
+import { useCallback, useMemo } from 'react'
 import { Link, useParams } from 'react-router'
 import { useCoverQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
-import { useAppDispatch, useAppSelector } from '../../app/store'
 import type { Draft } from '../../drafts/draft'
-import { changed, opened } from '../../drafts/drafts-slice'
-import { findKeptDraft } from '../../drafts/kept-drafts'
+import { standingOf } from '../../drafts/kinds'
+import { useDraft, useDraftChanges } from '../../drafts/use-draft'
+import { ConflictNotice } from '../../parts/ConflictNotice'
 import { plannedOf } from '../../views/planned'
-import { ConflictNotice } from './ConflictNotice'
 import { CoverContext, divisionOf, useCover, type CoverInHand } from './cover-context'
 import { EndOnPicture, LivePicture } from './LivePicture'
 import { StationPath } from './StationPath'
@@ -21,7 +21,7 @@ export function Screen() {
   const { id = '' } = useParams()
   const draft = useOpenDraft(id)
   const { error } = useCoverQuery(id)
-  if (draft) return <Workspace draft={draft} />
+  if (draft) return <Workspace id={id} draft={draft} />
   return (
     <main className="p-8">
       {error ? (
@@ -38,33 +38,27 @@ export function Screen() {
   )
 }
 
-/** The draft of a cover, opened from the server's row and from what this device kept of unsaved work. */
-function useOpenDraft(id: string): Draft | undefined {
+function useOpenDraft(id: string): Draft<CoverBody> | undefined {
   const { data: row } = useCoverQuery(id, { refetchOnMountOrArgChange: true })
-  const dispatch = useAppDispatch()
-  const [openedId, setOpenedId] = useState('')
-  useEffect(() => {
-    if (!row || row.id !== id) return
-    void findKeptDraft(id).then(kept => {
-      dispatch(opened({ row, kept }))
-      setOpenedId(id)
-    })
-  }, [dispatch, id, row])
-  const draft = useAppSelector(state => state.drafts[id])
-  return openedId === id ? draft : undefined
+  return useDraft('cover', id, row?.id === id ? standingOf('cover', row) : undefined)
 }
 
-function Workspace({ draft }: { readonly draft: Draft }) {
+interface WorkspaceProps {
+  readonly id: string
+  readonly draft: Draft<CoverBody>
+}
+
+function Workspace({ id, draft }: WorkspaceProps) {
   const { station } = useParams()
   const here = stations.find(name => name === station) ?? 'measure'
-  const cover = useCoverInHand(draft)
-  useWorkspaceKeys(draft.id)
+  const cover = useCoverInHand(id, draft)
+  useWorkspaceKeys(id)
   return (
     <CoverContext value={cover}>
       <main className="flex flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
         <WorkspaceHeader />
         <StationPath here={here} />
-        {draft.conflict && <ConflictNotice draft={draft} current={draft.conflict} />}
+        {draft.conflict && <ConflictNotice what="This cover was" draft={draft} current={draft.conflict} />}
         <div
           className={`grid flex-1 lg:min-h-0 lg:grid-rows-[minmax(0,1fr)] ${
             here === 'layout'
@@ -98,16 +92,16 @@ function StationArea({ here }: { readonly here: Station }) {
   )
 }
 
-function useCoverInHand(draft: Draft): CoverInHand {
-  const dispatch = useAppDispatch()
-  const { id, file } = draft
+function useCoverInHand(id: string, draft: Draft<CoverBody>): CoverInHand {
+  const changes = useDraftChanges('cover', id)
+  const { file } = draft.body
   const change = useCallback<CoverInHand['change']>(
-    (key, make) => dispatch(changed(id, make(file), key)),
-    [dispatch, id, file],
+    (key, make) => changes.change(key, body => ({ ...body, file: make(body.file) })),
+    [changes],
   )
   return useMemo(() => {
     const planned = plannedOf(file)
     const unit = file.unit ?? 'in'
-    return { draft, file, planned, unit, division: divisionOf(planned, unit), change }
-  }, [draft, file, change])
+    return { id, draft, file, planned, unit, division: divisionOf(planned, unit), change }
+  }, [id, draft, file, change])
 }

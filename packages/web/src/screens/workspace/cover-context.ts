@@ -1,5 +1,6 @@
 import {
   defaultTapeDivision,
+  type CoverBody,
   type CoverFile,
   type Finding,
   type Length,
@@ -12,7 +13,8 @@ import type { Planned } from '../../views/planned'
 
 /** The cover in hand, what it comes to, and how to change it. */
 export interface CoverInHand {
-  readonly draft: Draft
+  readonly id: string
+  readonly draft: Draft<CoverBody>
   readonly file: CoverFile
   readonly planned: Planned
   readonly unit: Unit

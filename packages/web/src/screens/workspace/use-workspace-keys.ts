@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router'
 import { isTyping } from '../../app/shortcuts'
 import { useAppDispatch } from '../../app/store'
 import { redone, undone } from '../../drafts/drafts-slice'
+import { refOf } from '../../drafts/kinds'
 import { stations } from './stations'
 
 /** Undo and redo, the stations by number, and the cutting list. */
@@ -14,7 +15,7 @@ export function useWorkspaceKeys(id: string): void {
       const key = event.key.toLowerCase()
       if ((event.ctrlKey || event.metaKey) && (key === 'z' || key === 'y')) {
         event.preventDefault()
-        dispatch(key === 'y' || event.shiftKey ? redone(id) : undone(id))
+        dispatch(key === 'y' || event.shiftKey ? redone(refOf('cover', id)) : undone(refOf('cover', id)))
         return
       }
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event)) return

@@ -12,8 +12,10 @@ import {
 } from '@snowdrift/core'
 import { Undo2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
-import { useCoversInfiniteQuery, useMaterialsQuery, useStashPiecesQuery } from '../../../api/api'
+import { useCoversByIdQuery, useMaterialsQuery, useStashPiecesQuery } from '../../../api/api'
 import { Button } from '../../../parts/Button'
+import { ConflictNotice } from '../../../parts/ConflictNotice'
+import { SavingState } from '../../../parts/SavingState'
 import { Toggle } from '../../../parts/Toggle'
 import { plannedOf } from '../../../views/planned'
 import { usualCloth } from '../../../views/cloth-words'
@@ -31,8 +33,8 @@ const longBudgetMs = 15_000
 
 /** The pieces on the cloth: from the stash first, the rest to be bought; what is dragged stays, the rest flows round it. */
 export function LayoutStation() {
-  const { draft, planned } = useCover()
-  const cutting = useCutting(draft.id)
+  const { id, planned } = useCover()
+  const cutting = useCutting(id)
   const { data: materials } = useMaterialsQuery()
   const { data: pieces } = useStashPiecesQuery()
   if (!planned.plan)
@@ -48,8 +50,8 @@ interface LaidOutProps {
 }
 
 function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
-  const { draft, unit } = useCover()
-  const { plan, change, undo, saving } = cutting
+  const { id, unit } = useCover()
+  const { draft, plan, change, undo } = cutting
   const [budgetMs, setBudgetMs] = useState(usualBudgetMs)
   const covers = useCoversToCut(plan.coverIds)
   const groups = useMemo(
@@ -80,6 +82,7 @@ function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
   const { byKey, progress, stop } = useLayouts(jobs)
   return (
     <div className="grid gap-8">
+      {draft.conflict && <ConflictNotice what="This layout was" draft={draft} current={draft.conflict} />}
       <div className="grid gap-3">
         <div className="flex flex-wrap items-center gap-3">
           <h2 className="text-xl font-semibold">Cutting layout</h2>
@@ -90,9 +93,7 @@ function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
             onChange={cuts => change(before => ({ ...before, cuts }))}
           />
           <span className="flex-1" />
-          <span role="status" className="text-sm text-soft" data-cutting={saving}>
-            {saving}
-          </span>
+          <SavingState draft={draft} label="Saving of the layout" />
           <Button
             look="quiet"
             disabled={!undo}
@@ -107,7 +108,7 @@ function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
           onStop={stop}
           onLonger={budgetMs < longBudgetMs ? () => setBudgetMs(longBudgetMs) : undefined}
         />
-        <CutTogether coverId={draft.id} plan={plan} change={change} />
+        <CutTogether coverId={id} plan={plan} change={change} />
       </div>
       {groups.map(job => (
         <GroupLayout key={job.group.key} job={job} layout={byKey[job.group.key]} cutting={cutting} />
@@ -156,18 +157,19 @@ function Progress({
 
 /** The covers of a cutting as far as they can be planned; the one in hand as it is being changed. */
 function useCoversToCut(coverIds: readonly string[]): readonly CoverToCut[] {
-  const { draft, planned } = useCover()
-  const { data } = useCoversInfiniteQuery()
+  const { id: ownId, file, planned } = useCover()
+  const others = useMemo(() => coverIds.filter(id => id !== ownId).toSorted(), [coverIds, ownId])
+  const { data: rows } = useCoversByIdQuery(others, { skip: others.length === 0 })
   return useMemo(
     () =>
       coverIds.flatMap((id): readonly CoverToCut[] => {
-        const row = data?.pages.flatMap(({ items }) => items).find(candidate => candidate.id === id)
-        const own = id === draft.id ? planned : row && plannedOf(row.file)
-        const name = (id === draft.id ? draft.file.name : row?.file.name) ?? ''
+        const row = rows?.find(candidate => candidate.id === id)
+        const own = id === ownId ? planned : row && plannedOf(row.file)
+        const name = (id === ownId ? file.name : row?.file.name) ?? ''
         if (!own?.plan || !own.cover) return []
         return [{ id, name, pieces: own.plan.pieces, stack: own.cover.stack }]
       }),
-    [coverIds, data, draft, planned],
+    [coverIds, rows, ownId, file, planned],
   )
 }
 

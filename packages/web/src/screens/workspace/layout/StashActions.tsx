@@ -16,7 +16,7 @@ interface StashActionsProps {
 
 /** Keeps the pieces that a layout uses for this cover, or notes that they are cut and puts what is left back. */
 export function StashActions({ job, layout, leftOvers, cutting }: StashActionsProps) {
-  const { draft } = useCover()
+  const { id: coverId } = useCover()
   const [reserve, reserving] = useReservePiecesMutation()
   const [release, releasing] = useReleasePiecesMutation()
   const [cut, cutState] = useCutPiecesMutation()
@@ -24,7 +24,7 @@ export function StashActions({ job, layout, leftOvers, cutting }: StashActionsPr
   const unit = source.material?.unit ?? 'in'
   const used = source.offered.filter(({ id }) => layout.used.some(({ cloth }) => cloth === id))
   const free = used.filter(({ state }) => state === 'free')
-  const kept = used.filter(({ state, coverId }) => state === 'reserved' && coverId === draft.id)
+  const kept = used.filter(({ state, coverId: of }) => state === 'reserved' && of === coverId)
   const chosen = (pieces: typeof used) => pieces.map(({ id, version }) => ({ id, version }))
   const error = reserving.error ?? releasing.error ?? cutState.error
   const busy = reserving.isLoading || releasing.isLoading || cutState.isLoading
@@ -33,6 +33,8 @@ export function StashActions({ job, layout, leftOvers, cutting }: StashActionsPr
       const pieces = used.map(({ id, version }) => ({
         id,
         version,
+        // A layout lies on one sheet of a row, however many alike there are.
+        count: 1,
         leftOvers: leftOvers
           .filter(({ cloth }) => cloth === id)
           .map(({ width, height }) => ({
@@ -40,7 +42,7 @@ export function StashActions({ job, layout, leftOvers, cutting }: StashActionsPr
             length: formatLength(height, unit),
           })),
       }))
-      const done = await cut({ coverId: draft.id, pieces })
+      const done = await cut({ coverId, pieces })
       if (done.error) return
     }
     cutting.change(before => ({ ...before, done: [...before.done, group.key] }))
@@ -49,13 +51,13 @@ export function StashActions({ job, layout, leftOvers, cutting }: StashActionsPr
   return (
     <div className="flex flex-wrap items-center gap-2">
       {free.length > 0 && (
-        <Button disabled={busy} onClick={() => void reserve({ coverId: draft.id, pieces: chosen(free) })}>
+        <Button disabled={busy} onClick={() => void reserve({ coverId, pieces: chosen(free) })}>
           <Lock className="size-4" aria-hidden /> Keep {free.length === 1 ? 'this piece' : 'these pieces'} for
           it
         </Button>
       )}
       {kept.length > 0 && (
-        <Button disabled={busy} onClick={() => void release({ coverId: draft.id, pieces: chosen(kept) })}>
+        <Button disabled={busy} onClick={() => void release({ coverId, pieces: chosen(kept) })}>
           <LockOpen className="size-4" aria-hidden /> Let {kept.length === 1 ? 'it' : 'them'} go
         </Button>
       )}

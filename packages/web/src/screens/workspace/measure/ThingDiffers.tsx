@@ -8,7 +8,8 @@ import { useCover } from '../cover-context'
 /** A cover keeps the readings it was planned from; where the thing on the shelf has others, the maker says which hold. */
 export function ThingDiffers() {
   const { draft, file, unit, change } = useCover()
-  const { data: thing } = useThingQuery(draft.thingId ?? '', { skip: draft.thingId === null })
+  const { thingId } = draft.body
+  const { data: thing } = useThingQuery(thingId ?? '', { skip: thingId === null })
   const [saveThing, { error, isLoading }] = useSaveThingMutation()
   if (
     !thing ||

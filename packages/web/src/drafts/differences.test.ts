@@ -1,5 +1,5 @@
 import { expect } from 'chai'
-import { coverFile } from '../../testing/files.js'
+import { coverFile } from '../testing/files.js'
 import { listDifferences } from './differences.js'
 
 describe('what differs between two windows', () => {

@@ -1,26 +1,28 @@
-import type { CoverRow } from '@snowdrift/core'
-import { useAppDispatch } from '../../app/store'
-import type { Draft } from '../../drafts/draft'
-import { keptMine, tookTheirs } from '../../drafts/drafts-slice'
-import { Button } from '../../parts/Button'
-import { listDifferences } from './differences'
+import { useAppDispatch } from '../app/store'
+import { listDifferences } from '../drafts/differences'
+import type { Draft } from '../drafts/draft'
+import { keptMine, tookTheirs } from '../drafts/drafts-slice'
+import type { Standing } from '../drafts/kinds'
+import { Button } from './Button'
 
 interface ConflictNoticeProps {
+  /** What was changed, as the beginning of a sentence: “This cover was”. */
+  readonly what: string
   readonly draft: Draft
-  readonly current: CoverRow
+  readonly current: Standing<unknown>
 }
 
-/** Two windows changed one cover: what differs, and the choice. Either way undo brings the other back. */
-export function ConflictNotice({ draft, current }: ConflictNoticeProps) {
+/** Two windows changed the same: what differs, and the choice. Either way undo brings the other back. */
+export function ConflictNotice({ what, draft, current }: ConflictNoticeProps) {
   const dispatch = useAppDispatch()
-  const differences = listDifferences(draft.file, current.file)
+  const differences = listDifferences(draft.body, current.body)
   return (
     <section
       role="alert"
       aria-label="Changed elsewhere"
       className="border-b border-caution bg-surface px-4 py-4 sm:px-6"
     >
-      <h2 className="text-lg font-semibold">This cover was changed in another window</h2>
+      <h2 className="text-lg font-semibold">{what} changed in another window</h2>
       <table className="mt-2 text-left">
         <thead className="text-sm text-soft">
           <tr>
@@ -40,10 +42,10 @@ export function ConflictNotice({ draft, current }: ConflictNoticeProps) {
         </tbody>
       </table>
       <div className="mt-3 flex flex-wrap gap-3">
-        <Button look="act" onClick={() => dispatch(keptMine(draft.id))}>
+        <Button look="act" onClick={() => dispatch(keptMine(draft.ref))}>
           Keep what is here
         </Button>
-        <Button onClick={() => dispatch(tookTheirs(draft.id))}>Take what is there</Button>
+        <Button onClick={() => dispatch(tookTheirs(draft.ref))}>Take what is there</Button>
       </div>
     </section>
   )

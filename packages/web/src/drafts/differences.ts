@@ -1,6 +1,4 @@
-import type { CoverFile } from '@snowdrift/core'
-
-/** One place in which two cover files differ, as a person would look for it. */
+/** One place in which two bodies differ, as a person would look for it. */
 export interface Difference {
   readonly path: string
   readonly mine: string
@@ -8,9 +6,11 @@ export interface Difference {
 }
 
 const most = 12
+/** What the work is wrapped in on its way, and no maker's word. */
+const wrappers = new Set(['file', 'plan'])
 
-/** Where two files differ, deepest places named; at most twelve. Of equal files, none. */
-export function listDifferences(mine: CoverFile, theirs: CoverFile): readonly Difference[] {
+/** Where two bodies differ, deepest places named; at most twelve. Of equal ones, none. */
+export function listDifferences(mine: unknown, theirs: unknown): readonly Difference[] {
   return compare([], mine, theirs).slice(0, most)
 }
 
@@ -21,7 +21,9 @@ function compare(path: readonly string[], mine: unknown, theirs: unknown): reado
     return here === there ? [] : [{ path: path.join(' › '), mine: here, theirs: there }]
   }
   const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])]
-  return keys.flatMap(key => compare([...path, nameOf(key)], mine[key], theirs[key]))
+  return keys.flatMap(key =>
+    compare(wrappers.has(key) ? path : [...path, nameOf(key)], mine[key], theirs[key]),
+  )
 }
 
 function isBranch(value: unknown): value is Readonly<Record<string, unknown>> {

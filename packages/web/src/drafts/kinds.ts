@@ -1,0 +1,84 @@
+import type {
+  CoverBody,
+  CoverRow,
+  CuttingBody,
+  CuttingRow,
+  MaterialBody,
+  MaterialRow,
+  SettingsBody,
+  SettingsRow,
+} from '@snowdrift/core'
+
+/** What a maker changes and the server keeps, by kind: the row as it comes, and what of it can be changed. */
+export interface Kinds {
+  readonly cover: { readonly row: CoverRow; readonly body: CoverBody }
+  readonly cutting: { readonly row: CuttingRow; readonly body: { readonly plan: CuttingBody } }
+  readonly material: { readonly row: MaterialRow; readonly body: MaterialBody }
+  readonly settings: { readonly row: SettingsRow; readonly body: SettingsBody }
+}
+
+export type Kind = keyof Kinds
+export type RowOf<K extends Kind> = Kinds[K]['row']
+export type BodyOf<K extends Kind> = Kinds[K]['body']
+
+/** A row as a draft is opened from it. */
+export interface Standing<Body> {
+  readonly version: number
+  readonly body: Body
+}
+
+/** The names of kinds in the cache of what was read. */
+export type Tag = 'Covers' | 'Cuttings' | 'Materials' | 'History' | 'Settings'
+
+interface KindFacts<K extends Kind> {
+  readonly addressOf: (id: string) => string
+  readonly bodyOf: (row: RowOf<K>) => BodyOf<K>
+  /** What is read anew once a row was saved. */
+  readonly tags: readonly Tag[]
+}
+
+export const kinds: { readonly [K in Kind]: KindFacts<K> } = {
+  cover: {
+    addressOf: id => `/covers/${id}`,
+    bodyOf: ({ thingId, file }) => ({ thingId, file }),
+    tags: ['Covers'],
+  },
+  cutting: {
+    addressOf: id => `/cuttings/${id}`,
+    bodyOf: ({ plan }) => ({ plan }),
+    tags: ['Cuttings'],
+  },
+  material: {
+    addressOf: id => `/materials/${id}`,
+    bodyOf: ({ unit, swatch, material, stock }) => ({ unit, swatch, material, stock }),
+    tags: ['Materials', 'History'],
+  },
+  settings: {
+    addressOf: () => '/settings',
+    bodyOf: ({ version: _version, ...body }) => body,
+    tags: ['Settings'],
+  },
+}
+
+/** The id under which the settings are worked on; there is one row of them. */
+export const settingsId = 'settings'
+
+/** Names one row of one kind; drafts are kept under it. */
+export type Ref = `${Kind}/${string}`
+
+export function refOf(kind: Kind, id: string): Ref {
+  return `${kind}/${id}`
+}
+
+export function kindOf(ref: Ref): Kind {
+  return ref.slice(0, ref.indexOf('/')) as Kind
+}
+
+export function idOf(ref: Ref): string {
+  return ref.slice(ref.indexOf('/') + 1)
+}
+
+/** What stands in a row, as drafts see it. */
+export function standingOf<K extends Kind>(kind: K, row: RowOf<K>): Standing<BodyOf<K>> {
+  return { version: row.version, body: kinds[kind].bodyOf(row) }
+}

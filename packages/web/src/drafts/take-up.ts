@@ -1,0 +1,52 @@
+import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit'
+import { api } from '../api/api'
+import { opened, type DraftsState } from './drafts-slice'
+import { claimLeftDraft, findOwnDraft, leaveKeptDraft, listLeftRefs } from './kept-drafts'
+import { kindOf, standingOf, type Ref, type Standing } from './kinds'
+
+type Thunk = ThunkAction<Promise<void>, { readonly drafts: DraftsState }, unknown, UnknownAction>
+
+const taking = new Map<Ref, Promise<void>>()
+
+/**
+ * Opens the draft of a row, with the unsaved work that this device has of it: this window's own from before it was loaded
+ * again, else what a closed window left. Work in hand is never replaced: what is found beside it stays where it can be
+ * found again.
+ */
+export function takeUp(ref: Ref, row: Standing<object>): Thunk {
+  return (dispatch, getState) => {
+    const take = async () => {
+      const held = getState().drafts[ref]
+      if (held?.dirty) return
+      // A draft that is open here keeps itself; what the device has of it may lag behind.
+      const kept = (held ? undefined : await findOwnDraft(ref)) ?? (await claimLeftDraft(ref))
+      if (getState().drafts[ref]?.dirty) {
+        if (kept) await leaveKeptDraft(ref, kept)
+      } else dispatch(opened({ ref, row, kept }))
+    }
+    const work = (taking.get(ref) ?? Promise.resolve()).then(take)
+    taking.set(ref, work)
+    return work
+  }
+}
+
+/** Takes up all that closed windows left, whether anybody opens it or not: it is saved as soon as that can be. */
+export function takeUpLeftWork(): Thunk {
+  return async (dispatch, getState) => {
+    for (const ref of await listLeftRefs()) {
+      if (getState().drafts[ref]) continue
+      const { data, error } = await dispatch(
+        api.endpoints.row.initiate(ref, { forceRefetch: true, subscribe: false }),
+      )
+      if (data) await dispatch(takeUp(ref, standingOf(kindOf(ref), data)))
+      else if (isMissing(error)) await dispatch(takeUp(ref, notYetThere))
+    }
+  }
+}
+
+/** A row that was begun here and never came to the server. */
+const notYetThere: Standing<object> = { version: 0, body: {} }
+
+function isMissing(error: unknown): boolean {
+  return (error as { status?: unknown } | undefined)?.status === 404
+}
