@@ -37,7 +37,19 @@ function nameOf(key: string): string {
     : key.replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)
 }
 
+const nothing = '–'
+const id = /[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12} ?/gi
+
+/** A value as a maker reads it: what stands only on one side by the name that it goes by, and nobody's ids. */
 function show(value: unknown): string {
-  if (value === undefined) return '–'
-  return typeof value === 'string' ? value : JSON.stringify(value)
+  if (value === undefined || value === null || value === '') return nothing
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (Array.isArray(value)) return value.length === 0 ? nothing : value.map(show).join(', ')
+  if (!isBranch(value)) return String(value).replaceAll(id, '') || 'another'
+  const name = value.name ?? value.type ?? value.piece ?? value.role
+  return name === undefined ? Object.entries(value).map(sayEntry).join(', ') || nothing : show(name)
+}
+
+function sayEntry([key, value]: readonly [string, unknown]): string {
+  return `${nameOf(key)} ${show(value)}`
 }

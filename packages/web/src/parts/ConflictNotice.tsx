@@ -23,7 +23,7 @@ export function ConflictNotice({ what, draft, current }: ConflictNoticeProps) {
       className="border-b border-caution bg-surface px-4 py-4 sm:px-6"
     >
       <h2 className="text-lg font-semibold">{what} changed in another window</h2>
-      <table className="mt-2 text-left">
+      <table className="mt-2 text-left wrap-anywhere">
         <thead className="text-sm text-soft">
           <tr>
             <th className="pr-6 font-normal">What differs</th>
