@@ -145,6 +145,24 @@ describe('the server', function () {
       expect((await app.request('GET', `/api/materials?${query}`)).status, query).to.equal(400)
   })
 
+  it('gives in a list what it gives of each row, to the letter', async () => {
+    const odd = 'quotes " and \\\\, a line\nand snow ☃'
+    const object = {
+      kind: 'notebook' as const,
+      readings: { height: ['210'], width: ['148'], thickness: ['12'] },
+    }
+    await app.request('POST', '/api/things', { body: { ...thingBody, name: odd, object } })
+    await app.request('POST', '/api/covers', { body: coverBody({ name: odd }) })
+    await app.request('POST', '/api/materials', { body: { ...materialBody, stock: { price: 12.5 } } })
+    const { things, covers, materials, cuttings } = app.repositories
+    for (const rows of [things, covers, materials, cuttings]) {
+      const page = await rows.list(app.ours, { limit: 100 })
+      expect(JSON.parse(await rows.listAsJson(app.ours, { limit: 100 }))).to.deep.equal(page)
+      const [first] = page.items
+      if (first) expect(await rows.find(app.ours, first.id)).to.deep.equal(first)
+    }
+  })
+
   it('keeps settings with a version of their own', async () => {
     const first = await app.request('GET', '/api/settings')
     expect(first.body).to.deep.equal({ version: 1, unit: 'in', grid: null, tapeDivision: null, seam: null })

@@ -33,7 +33,9 @@ export function createRowRoutes<Row extends { readonly id: string; readonly vers
       const { workshop, repositories } = context.var
       const query = readPageQuery(context)
       if (!query.ok) return answerProblem(context, query.failure)
-      return context.json(await rows(repositories).list(workshop, query.page))
+      return context.body(await rows(repositories).listAsJson(workshop, query.page), 200, {
+        'Content-Type': 'application/json',
+      })
     })
     .post('/', async context => {
       const body = await readBody(context, read)

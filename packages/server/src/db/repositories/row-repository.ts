@@ -1,9 +1,10 @@
 import { isDeepStrictEqual } from 'node:util'
-import { Op, QueryTypes, type WhereOptions } from 'sequelize'
+import { Op, type WhereOptions } from 'sequelize'
 import type { Page } from '@snowdrift/core'
 import type { z } from 'zod'
 import type { RowModel } from '../models/models.js'
 import type { Session } from '../session.js'
+import { listingsOf, queryPage, writeRow } from './row-listings.js'
 import { pageOf, type PageRequest } from './page.js'
 
 /** The outcome of a write that was based on a version. */
@@ -18,6 +19,8 @@ export type BasedOn = number | 'new'
 /** Rows of one kind. Every call names the workshop, and sees nothing outside it. */
 export interface RowRepository<Row, Body> {
   readonly list: (workshop: string, page: PageRequest) => Promise<Page<Row>>
+  /** The same page as JSON. What is stored as JSON goes out as it stands, and is neither read nor written again. */
+  readonly listAsJson: (workshop: string, page: PageRequest) => Promise<string>
   readonly find: (workshop: string, id: string) => Promise<Row | undefined>
   readonly create: (workshop: string, body: Body) => Promise<Row>
   /** Many at once, in their order. */
@@ -43,7 +46,8 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
   source: RowSource<Row>,
 ): RowRepository<Row, Body> {
   const { model, session, now, newId } = source
-  const { sequelize, transaction } = session
+  const { transaction } = session
+  const listings = listingsOf(model, source.columns)
   const attributes = ['id', 'version', 'updatedAt', 'seq', ...source.columns]
   const read = (stored: unknown) => readRow(source, stored as Record<string, unknown>)
 
@@ -80,17 +84,12 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
   }
 
   return {
-    list: async (workshop, { after, limit }) => {
-      const { first, following } = listingOf(model, source.columns)
-      const bind = [workshop, limit + 1, ...(after === undefined ? [] : [after])]
-      const statement = after === undefined ? first : following
-      const rows = await sequelize.query<StoredRow>(statement, {
-        bind,
-        type: QueryTypes.SELECT,
-        raw: true,
-        transaction,
-      })
-      return pageOf(rows, limit, read)
+    list: async (workshop, page) =>
+      pageOf(await queryPage(session, listings.read, workshop, page), page.limit, read),
+    listAsJson: async (workshop, page) => {
+      const rows = await queryPage(session, listings.asJson, workshop, page)
+      const { items, next } = pageOf(rows, page.limit, stored => writeRow(listings, stored))
+      return `{"items":[${items.join(',')}],"next":${JSON.stringify(next)}}`
     },
     find: (workshop, id) => findStored(workshop, { id, deletedAt: null }),
     create: async (workshop, body) =>
@@ -115,33 +114,6 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
       return rows[0] ? read(rows[0].get()) : findStored(workshop, { id, deletedAt: null })
     },
   }
-}
-
-type StoredRow = Readonly<Record<string, unknown>> & { readonly seq: string }
-
-interface Listing {
-  readonly first: string
-  readonly following: string
-}
-
-const listings = new WeakMap<RowModel, Listing>()
-
-/**
- * The statements behind a list: lists are what a shelf asks for most, and the model's own finder spends three times
- * as long on making up its query as the database on answering it. Names come from the model, values are bound.
- */
-function listingOf(model: RowModel, columns: readonly string[]): Listing {
-  const known = listings.get(model)
-  if (known) return known
-  const names = ['id', 'version', 'updatedAt', 'seq', ...columns]
-    .map(name => `"${model.getAttributes()[name]?.field ?? name}" AS "${name}"`)
-    .join(', ')
-  const page = (further: string) =>
-    `SELECT ${names} FROM "${model.tableName}" WHERE "workshop_id" = $1 AND "deleted_at" IS NULL${further}
-     ORDER BY "seq" DESC LIMIT $2`
-  const listing = { first: page(''), following: page(' AND "seq" < $3') }
-  listings.set(model, listing)
-  return listing
 }
 
 /** Whether a row says already what a body wants it to say. */
