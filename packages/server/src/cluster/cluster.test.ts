@@ -93,10 +93,8 @@ describe('the database of our own', function () {
     const pidFile = join(place, 'postgres', 'postmaster.pid')
     const left = [stranger.pid, join(place, 'postgres'), seconds, 5999, '', '127.0.0.1', '', 'ready', '']
     await writeFile(pidFile, left.join('\n'))
-    if (process.getuid?.() === 0) {
-      const { uid, gid } = await stat(join(place, 'postgres'))
-      await chown(pidFile, uid, gid)
-    }
+    const { uid, gid } = await stat(join(place, 'postgres'))
+    await chown(pidFile, uid, gid)
     const cluster = await startCluster(place, { careless: true })
     await (await connect(cluster.url)).close()
     await cluster.stop()
@@ -105,6 +103,32 @@ describe('the database of our own', function () {
     expect(stranger.signalCode).to.equal(null)
     process.kill(stranger.pid ?? 0, 0)
     stranger.kill()
+  })
+
+  it('starts where the number of its dead server is a zombie’s', async () => {
+    const place = join(folder, 'zombie')
+    await mkdir(place)
+    await (await startCluster(place, { careless: true })).stop()
+    const parent = spawn('sh', ['-c', 'sleep 0 & echo $!; exec sleep 60'])
+    const pid = Number(await new Promise(resolve => parent.stdout.once('data', resolve)))
+    const lines = [
+      pid,
+      join(place, 'postgres'),
+      Math.round(Date.now() / 1000),
+      5999,
+      '',
+      '127.0.0.1',
+      '',
+      'ready',
+      '',
+    ]
+    await writeFile(join(place, 'postgres', 'postmaster.pid'), lines.join('\n'))
+    const { uid, gid } = await stat(join(place, 'postgres'))
+    await chown(join(place, 'postgres', 'postmaster.pid'), uid, gid)
+    const cluster = await startCluster(place, { careless: true })
+    await (await connect(cluster.url)).close()
+    await cluster.stop()
+    parent.kill()
   })
 
   it('is started again when it dies, on the same address, and says so; and not once it was stopped', async () => {

@@ -50,7 +50,7 @@ export async function startCluster(
   })
   const running = await findPostmaster(place.folder)
   const port = running?.port ?? (await findFreePort())
-  if (!running) await startServer(place, port, careless)
+  if (!running) await startPatiently(() => startServer(place, port, careless))
   const watch = watchPostmaster({
     isUp: async () => (await findPostmaster(place.folder)) !== undefined,
     start: () => startServer(place, port, careless),
@@ -108,6 +108,21 @@ async function checkVersion({ folder, programs }: Place): Promise<void> {
     throw new StartFailure(
       `The database in ${folder} was made by PostgreSQL ${made}; PostgreSQL ${installed} is installed. Install version ${made} or move the folder away.`,
     )
+}
+
+const tries = 10
+const pauseMs = 200
+
+/** What was left of a server that was killed may hold the folder for a moment longer. */
+async function startPatiently(start: () => Promise<void>): Promise<void> {
+  for (let left = tries; ; left--) {
+    try {
+      return await start()
+    } catch (error) {
+      if (left <= 1) throw error
+      await new Promise(resolve => setTimeout(resolve, pauseMs))
+    }
+  }
 }
 
 const largestLogBytes = 5_000_000

@@ -26,14 +26,25 @@ export async function findPostmaster(folder: string): Promise<Postmaster | undef
 const nobody = 2_147_483_647
 
 /**
- * Where the number in postmaster.pid belongs to another process now, PostgreSQL would not start for fear of it. The
- * number is replaced by one that nobody has; the rest stays, by which PostgreSQL sees whether anything of the old
- * server still writes.
+ * Where the number in postmaster.pid belongs to another process now, or to a zombie, PostgreSQL would not start for fear
+ * of it. The number is replaced by one that nobody has; the rest stays, by which PostgreSQL sees whether anything of the
+ * old server still writes.
  */
 export async function clearForeignPid(folder: string): Promise<void> {
-  const lines = await readLines(folder)
-  if (lines.length < 2 || !(await findProcess(Number(lines[0]))) || (await findPostmaster(folder))) return
-  await writeFile(pidFile(folder), [nobody, ...lines.slice(1)].join('\n'))
+  const [pid, ...rest] = await readLines(folder)
+  if (rest.length === 0 || !isTaken(Number(pid)) || (await findPostmaster(folder))) return
+  await writeFile(pidFile(folder), [nobody, ...rest].join('\n'))
+}
+
+/** Whether the system counts a process of that number, living or not. */
+function isTaken(pid: number): boolean {
+  if (!Number.isInteger(pid) || pid < 1) return false
+  try {
+    process.kill(pid, 0)
+    return true
+  } catch (error) {
+    return (error as NodeJS.ErrnoException).code === 'EPERM'
+  }
 }
 
 /** Process, folder, start in seconds, port, …; none where there is no such file. */

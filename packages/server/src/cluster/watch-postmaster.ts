@@ -12,7 +12,7 @@ export interface Watch {
 
 const lookEveryMs = 200
 /** What follows is as long as the last. */
-const pausesMs = [0, 200, 500, 1000, 2000, 5000, 10_000, 30_000]
+const pausesMs = [0, 100, 200, 300, 400, 500, 1000, 2000, 5000, 10_000, 30_000]
 
 /** Looks after a server: one that died is started again, at once, then after ever longer pauses. */
 export function watchPostmaster({ isUp, start }: WatchOptions): Watch {

@@ -45,7 +45,8 @@ function show(value: unknown): string {
   if (value === undefined || value === null || value === '') return nothing
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (Array.isArray(value)) return value.length === 0 ? nothing : value.map(show).join(', ')
-  if (!isBranch(value)) return String(value).replaceAll(id, '') || 'another'
+  if (typeof value === 'string') return value.replaceAll(id, '') || 'another'
+  if (!isBranch(value)) return JSON.stringify(value)
   const name = value.name ?? value.type ?? value.piece ?? value.role
   return name === undefined ? Object.entries(value).map(sayEntry).join(', ') || nothing : show(name)
 }
