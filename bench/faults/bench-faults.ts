@@ -7,7 +7,7 @@ const [kills = '50', requests = '20000', seconds = '60'] = process.argv.slice(2)
 
 const server = await openServer()
 try {
-  await benchKills(server, Number(kills))
+  if (Number(kills) > 0) await benchKills(server, Number(kills))
   await benchFuzz(server, Number(requests))
   await benchConnections(server, Number(seconds))
 } finally {

@@ -12,6 +12,7 @@ import { describeError } from '../../api/describe-error'
 import { useKeptForm, type KeptForm } from '../../drafts/use-kept-form'
 import { Button } from '../../parts/Button'
 import { controlLook, Field } from '../../parts/Field'
+import { MoreButton } from '../../parts/MoreButton'
 import { kindWords } from '../../views/kind-words'
 import { newCoverFile } from './new-cover-file'
 
@@ -134,9 +135,9 @@ function BeginWith({ thing }: { readonly thing: ThingRow }) {
 }
 
 function KnownThings() {
-  const { data } = useThingsInfiniteQuery()
+  const list = useThingsInfiniteQuery()
   const begin = useBegin()
-  const things = data?.pages.flatMap(page => page.items) ?? []
+  const things = list.data?.pages.flatMap(page => page.items) ?? []
   if (things.length === 0) return null
   return (
     <section aria-labelledby="known">
@@ -156,6 +157,7 @@ function KnownThings() {
           </li>
         ))}
       </ul>
+      <MoreButton list={list} label="More things" className="mt-2" />
     </section>
   )
 }

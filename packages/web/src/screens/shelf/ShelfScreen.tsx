@@ -2,7 +2,8 @@ import { Plus } from 'lucide-react'
 import { Link } from 'react-router'
 import { useCoversInfiniteQuery, useThingsInfiniteQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
-import { Button, buttonLooks, buttonShape } from '../../parts/Button'
+import { buttonLooks, buttonShape } from '../../parts/Button'
+import { MoreButton } from '../../parts/MoreButton'
 import { CoverOnShelf } from './CoverOnShelf'
 import { ImportCover } from './ImportCover'
 import { ThingOnShelf } from './ThingOnShelf'
@@ -41,13 +42,7 @@ export function ShelfScreen() {
           <CoverOnShelf key={row.id} row={row} swatches={swatches} />
         ))}
       </ul>
-      {covers.hasNextPage && (
-        <div className="mt-6">
-          <Button disabled={covers.isFetchingNextPage} onClick={() => void covers.fetchNextPage()}>
-            {covers.isFetchingNextPage ? 'Fetching …' : 'More covers'}
-          </Button>
-        </div>
-      )}
+      <MoreButton list={covers} label="More covers" className="mt-6" />
       {rows.length > 0 && (
         <p className="mt-4 text-sm text-soft">Covers stand closed, front to you, all to one scale.</p>
       )}
@@ -63,11 +58,7 @@ export function ShelfScreen() {
           </ul>
         </section>
       )}
-      {things.hasNextPage && (
-        <div className="mt-6">
-          <Button onClick={() => void things.fetchNextPage()}>More things</Button>
-        </div>
-      )}
+      <MoreButton list={things} label="More things" className="mt-6" />
     </main>
   )
 }

@@ -1,6 +1,6 @@
 import type { StashEventKind } from '@snowdrift/core'
 import { useHistoryInfiniteQuery } from '../../api/api'
-import { Button } from '../../parts/Button'
+import { MoreButton } from '../../parts/MoreButton'
 
 const eventWords: Readonly<Record<StashEventKind, string>> = {
   added: 'added',
@@ -19,8 +19,8 @@ const eventWords: Readonly<Record<StashEventKind, string>> = {
 
 /** What became of a material, the newest first. */
 export function History({ id }: { readonly id: string }) {
-  const { data, hasNextPage, isFetchingNextPage, fetchNextPage } = useHistoryInfiniteQuery(id)
-  const events = data?.pages.flatMap(({ items }) => items) ?? []
+  const list = useHistoryInfiniteQuery(id)
+  const events = list.data?.pages.flatMap(({ items }) => items) ?? []
   if (events.length === 0) return null
   return (
     <details>
@@ -38,11 +38,7 @@ export function History({ id }: { readonly id: string }) {
           </li>
         ))}
       </ol>
-      {hasNextPage && (
-        <Button look="quiet" disabled={isFetchingNextPage} onClick={() => void fetchNextPage()}>
-          {isFetchingNextPage ? 'Fetching …' : 'What was before'}
-        </Button>
-      )}
+      <MoreButton list={list} label="What was before" className="mt-2" />
     </details>
   )
 }

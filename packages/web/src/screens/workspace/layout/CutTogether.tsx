@@ -1,6 +1,6 @@
 import type { CuttingBody } from '@snowdrift/core'
 import { useCoversInfiniteQuery } from '../../../api/api'
-import { Button } from '../../../parts/Button'
+import { MoreButton } from '../../../parts/MoreButton'
 import { plannedOf } from '../../../views/planned'
 import type { Cutting } from './use-cutting'
 
@@ -14,12 +14,12 @@ export function CutTogether({
   readonly plan: CuttingBody
   readonly change: Cutting['change']
 }) {
-  const { data, hasNextPage, isFetchingNextPage, fetchNextPage } = useCoversInfiniteQuery()
-  const others = (data?.pages ?? [])
+  const list = useCoversInfiniteQuery()
+  const others = (list.data?.pages ?? [])
     .flatMap(({ items }) => items)
     .filter(({ id, file }) => id !== coverId && plannedOf(file).plan)
   const chosen = plan.coverIds.length - 1
-  if (others.length === 0 && !hasNextPage) return null
+  if (others.length === 0 && !list.hasNextPage) return null
   const toggle = (id: string, on: boolean) =>
     change(before => ({
       ...before,
@@ -48,11 +48,7 @@ export function CutTogether({
           </li>
         ))}
       </ul>
-      {hasNextPage && (
-        <Button look="quiet" disabled={isFetchingNextPage} onClick={() => void fetchNextPage()}>
-          {isFetchingNextPage ? 'Fetching …' : 'More covers'}
-        </Button>
-      )}
+      <MoreButton list={list} label="More covers" className="mt-2" />
     </details>
   )
 }

@@ -2,6 +2,7 @@ import { coverTakes, fewestCovers, readDraft, type Cover, type Plan, type ThingR
 import { useMemo, useState } from 'react'
 import { useThingsInfiniteQuery } from '../../../api/api'
 import { Button } from '../../../parts/Button'
+import { MoreButton } from '../../../parts/MoreButton'
 import { verdictWords, worstVerdict } from '../../../views/verdict-words'
 import { useCover } from '../cover-context'
 
@@ -28,17 +29,20 @@ export function OtherThings({ plan }: { readonly plan: Plan }) {
 }
 
 function Answers({ cover, plan }: { readonly cover: Cover; readonly plan: Plan }) {
-  const { data } = useThingsInfiniteQuery()
-  const things = data?.pages.flatMap(page => page.items) ?? []
+  const list = useThingsInfiniteQuery()
+  const things = list.data?.pages.flatMap(page => page.items) ?? []
   return (
-    <ul className="divide-y divide-rule border-y border-rule">
-      {things.map(thing => (
-        <li key={thing.id} className="flex flex-wrap items-baseline gap-x-3 py-1.5" data-takes={thing.name}>
-          <span className="flex-1 font-medium">{thing.name}</span>
-          <Answer cover={cover} plan={plan} thing={thing} />
-        </li>
-      ))}
-    </ul>
+    <div>
+      <ul className="divide-y divide-rule border-y border-rule">
+        {things.map(thing => (
+          <li key={thing.id} className="flex flex-wrap items-baseline gap-x-3 py-1.5" data-takes={thing.name}>
+            <span className="flex-1 font-medium">{thing.name}</span>
+            <Answer cover={cover} plan={plan} thing={thing} />
+          </li>
+        ))}
+      </ul>
+      <MoreButton list={list} label="The rest of the shelf" className="mt-2" />
+    </div>
   )
 }
 
