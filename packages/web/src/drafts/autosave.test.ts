@@ -182,6 +182,20 @@ describe('autosave', function () {
     expect(requests).to.have.length(0)
   })
 
+  it('saves what was typed in the place of what was being refused', async () => {
+    const { nextRequest, until, draft, open, name } = await openStore()
+    open(1)
+    name('odd')
+    const odd = await nextRequest()
+    name('even')
+    await new Promise(resolve => setTimeout(resolve, 600))
+    odd.answer(422, { detail: 'Too odd a name.' })
+    const even = await nextRequest()
+    expect(even).to.include({ name: 'even', ifMatch: '"v1"' })
+    even.answer(200, coverRow(2, { name: 'even' }))
+    await until(() => draft()?.dirty === false)
+  })
+
   it('saves where the device keeps nothing, and says that it does not', async () => {
     const { store, nextRequest, until, draft, open, name, device } = await openStore()
     device.breakDevice('QuotaExceededError')

@@ -93,9 +93,13 @@ async function run(ref: Ref, saver: Saver): Promise<void> {
   const draft = saver.draft(ref)
   if (running.has(ref) || !draft?.dirty || draft.conflict) return
   running.add(ref)
+  const said = draft.pending?.body ?? draft.body
   const outcome = await save(draft, saver)
   running.delete(ref)
-  if (outcome === 'saved' && saver.draft(ref)?.dirty) schedule(ref, 0, saver)
+  const now = saver.draft(ref)
+  // What was refused is not sent again; what has been typed in its place since is.
+  const isDue = outcome === 'saved' || (outcome === 'refused' && now?.body !== said)
+  if (isDue && now?.dirty) schedule(ref, 0, saver)
   if (outcome === 'unreachable') schedule(ref, retryMs, saver)
 }
 
