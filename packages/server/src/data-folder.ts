@@ -10,8 +10,8 @@ export async function ensureDataFolder(folder: string): Promise<void> {
   try {
     await makeFolder(folder)
     const probe = join(folder, `.probe-${process.pid}`)
-    await writeFile(probe, '')
-    await rm(probe)
+    // On a full disk there is room for a name, and for nothing in it.
+    await writeFile(probe, Buffer.alloc(16_384)).finally(() => rm(probe, { force: true }))
     await access(folder, constants.R_OK | constants.X_OK)
   } catch (error) {
     throw new StartFailure(describeHindrance(folder, error as NodeJS.ErrnoException))

@@ -27,8 +27,13 @@ try {
 /** What fails because it was told to stop meanwhile is no failure. */
 async function giveUp(error: unknown): Promise<void> {
   if (stopping) return
-  console.error(error instanceof StartFailure ? `snowdrift: ${error.message}` : error)
+  console.error(isForThePerson(error) ? `snowdrift: ${error.message}` : error)
   await stop(1)
+}
+
+/** What the system refuses says itself in a sentence; only our own mistakes need their stack. */
+function isForThePerson(error: unknown): error is Error {
+  return error instanceof StartFailure || (error instanceof Error && 'syscall' in error)
 }
 
 async function start(demo: boolean): Promise<void> {
