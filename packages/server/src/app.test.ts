@@ -2,36 +2,27 @@ import { randomUUID } from 'node:crypto'
 import { expect } from 'chai'
 import { loadDemo } from './demo/load-demo.js'
 import { coverBody, materialBody, thingBody } from './testing/bodies.js'
-import { createTestApp, startTestDatabase, type TestApp, type TestDatabase } from './testing/test-database.js'
+import { useTestApp } from './testing/test-database.js'
 
 describe('the server', function () {
   this.timeout(60_000)
-  let database: TestDatabase
-  let app: TestApp
 
-  before(async () => {
-    database = await startTestDatabase()
-    app = await createTestApp(database.cluster.url)
-  })
-  after(async () => {
-    await app.database.close()
-    await database.remove()
-  })
+  const app = useTestApp()
 
   const ifMatch = (version: number) => ({ headers: { 'If-Match': `"v${version}"` } })
   async function createCover(): Promise<string> {
-    const created = await app.request('POST', '/api/covers', { body: coverBody() })
+    const created = await app().request('POST', '/api/covers', { body: coverBody() })
     return created.body.id
   }
 
   it('says that it is well', async () => {
-    const health = await app.request('GET', '/api/health')
+    const health = await app().request('GET', '/api/health')
     expect([health.status, health.body]).to.deep.equal([200, { status: 'ok' }])
   })
 
   it('is migrated once', async () => {
     const { migrate } = await import('./db/migrate.js')
-    expect(await migrate(app.database.sequelize)).to.deep.equal([])
+    expect(await migrate(app().database.sequelize)).to.deep.equal([])
   })
 
   for (const [kind, body] of [
@@ -40,43 +31,49 @@ describe('the server', function () {
     ['materials', materialBody],
   ] as const)
     it(`creates, reads, changes, deletes and brings back ${kind}`, async () => {
-      const created = await app.request('POST', `/api/${kind}`, { body })
+      const created = await app().request('POST', `/api/${kind}`, { body })
       expect(created.status).to.equal(201)
       expect(created.headers.get('ETag')).to.equal('"v1"')
       const path = `/api/${kind}/${created.body.id}`
-      expect((await app.request('GET', path)).body).to.deep.equal(created.body)
-      const changed = await app.request('PUT', path, { body, ...ifMatch(1) })
+      expect((await app().request('GET', path)).body).to.deep.equal(created.body)
+      const changed = await app().request('PUT', path, { body, ...ifMatch(1) })
       expect([changed.status, changed.body.version]).to.deep.equal([200, 2])
-      expect((await app.request('DELETE', path, ifMatch(2))).status).to.equal(200)
-      expect((await app.request('GET', path)).status).to.equal(404)
-      expect((await app.request('POST', `${path}/restore`)).status).to.equal(200)
-      expect((await app.request('GET', path)).body).to.include({ id: created.body.id })
+      expect((await app().request('DELETE', path, ifMatch(2))).status).to.equal(200)
+      expect((await app().request('GET', path)).status).to.equal(404)
+      expect((await app().request('POST', `${path}/restore`)).status).to.equal(200)
+      expect((await app().request('GET', path)).body).to.include({ id: created.body.id })
     })
 
   it('keeps a cover file as it was written', async () => {
     const { file } = coverBody({ name: 'Ключ ✂ ¾', options: { flapDepth: ' 62,5 mm ' } })
-    const created = await app.request('POST', '/api/covers', { body: { thingId: null, file } })
+    const created = await app().request('POST', '/api/covers', { body: { thingId: null, file } })
     expect(JSON.stringify(created.body.file)).to.equal(JSON.stringify(file))
   })
 
   it('refuses a change based on an old version and says what stands now', async () => {
     const id = await createCover()
-    await app.request('PUT', `/api/covers/${id}`, { body: coverBody({ name: 'first' }), ...ifMatch(1) })
-    const stale = await app.request('PUT', `/api/covers/${id}`, {
+    await app().request('PUT', `/api/covers/${id}`, { body: coverBody({ name: 'first' }), ...ifMatch(1) })
+    const stale = await app().request('PUT', `/api/covers/${id}`, {
       body: coverBody({ name: 'second' }),
       ...ifMatch(1),
     })
     expect(stale.status).to.equal(412)
     expect(stale.headers.get('Content-Type')).to.equal('application/problem+json')
     expect(stale.body).to.have.nested.property('current.file.name', 'first')
-    expect((await app.request('GET', `/api/covers/${id}`)).body).to.have.nested.property('file.name', 'first')
+    expect((await app().request('GET', `/api/covers/${id}`)).body).to.have.nested.property(
+      'file.name',
+      'first',
+    )
   })
 
   it('lets one of two changes of the same version through, whichever comes first', async () => {
     const id = await createCover()
     const tries = await Promise.all(
       Array.from({ length: 8 }, (_, index) =>
-        app.request('PUT', `/api/covers/${id}`, { body: coverBody({ name: `try ${index}` }), ...ifMatch(1) }),
+        app().request('PUT', `/api/covers/${id}`, {
+          body: coverBody({ name: `try ${index}` }),
+          ...ifMatch(1),
+        }),
       ),
     )
     expect(tries.map(({ status }) => status).sort()).to.deep.equal([200, 412, 412, 412, 412, 412, 412, 412])
@@ -84,65 +81,65 @@ describe('the server', function () {
 
   it('wants to know the version a change is based on', async () => {
     const id = await createCover()
-    expect((await app.request('PUT', `/api/covers/${id}`, { body: coverBody() })).status).to.equal(428)
+    expect((await app().request('PUT', `/api/covers/${id}`, { body: coverBody() })).status).to.equal(428)
     expect(
-      (await app.request('DELETE', `/api/covers/${id}`, { headers: { 'If-Match': '*' } })).status,
+      (await app().request('DELETE', `/api/covers/${id}`, { headers: { 'If-Match': '*' } })).status,
     ).to.equal(428)
   })
 
   it('shows nothing of another workshop, and changes nothing there', async () => {
     const id = await createCover()
-    const them = { workshop: app.theirs }
-    expect((await app.request('GET', `/api/covers/${id}`, them)).status).to.equal(404)
+    const them = { workshop: app().theirs }
+    expect((await app().request('GET', `/api/covers/${id}`, them)).status).to.equal(404)
     expect(
       (
-        await app.request('PUT', `/api/covers/${id}`, {
+        await app().request('PUT', `/api/covers/${id}`, {
           body: coverBody({ name: 'theirs' }),
           ...ifMatch(1),
           ...them,
         })
       ).status,
     ).to.equal(404)
-    expect((await app.request('DELETE', `/api/covers/${id}`, { ...ifMatch(1), ...them })).status).to.equal(
+    expect((await app().request('DELETE', `/api/covers/${id}`, { ...ifMatch(1), ...them })).status).to.equal(
       404,
     )
-    expect((await app.request('POST', `/api/covers/${id}/restore`, them)).status).to.equal(404)
-    expect((await app.request('GET', '/api/covers', them)).body.items).to.deep.equal([])
-    expect((await app.request('GET', `/api/covers/${id}`)).body).to.include({ version: 1 })
+    expect((await app().request('POST', `/api/covers/${id}/restore`, them)).status).to.equal(404)
+    expect((await app().request('GET', '/api/covers', them)).body.items).to.deep.equal([])
+    expect((await app().request('GET', `/api/covers/${id}`)).body).to.include({ version: 1 })
   })
 
   it('lets a cover name only a thing of its own workshop', async () => {
-    const theirs = await app.request('POST', '/api/things', { body: thingBody, workshop: app.theirs })
+    const theirs = await app().request('POST', '/api/things', { body: thingBody, workshop: app().theirs })
     const thingId = theirs.body.id
-    const refused = await app.request('POST', '/api/covers', { body: coverBody({}, thingId) })
+    const refused = await app().request('POST', '/api/covers', { body: coverBody({}, thingId) })
     expect([refused.status, refused.body.issues]).to.deep.equal([
       422,
       [{ path: 'thingId', message: 'There is no such thing on the shelf.' }],
     ])
     expect(
-      (await app.request('POST', '/api/covers', { body: coverBody({}, thingId), workshop: app.theirs }))
+      (await app().request('POST', '/api/covers', { body: coverBody({}, thingId), workshop: app().theirs }))
         .status,
     ).to.equal(201)
-    expect((await app.request('POST', '/api/covers', { body: coverBody({}, randomUUID()) })).status).to.equal(
-      422,
-    )
+    expect(
+      (await app().request('POST', '/api/covers', { body: coverBody({}, randomUUID()) })).status,
+    ).to.equal(422)
   })
 
   it('gives lists in pages, newest first, without a row lost or shown twice', async () => {
-    const workshop = app.theirs
+    const workshop = app().theirs
     for (let count = 0; count < 7; count++)
-      await app.request('POST', '/api/materials', { body: materialBody, workshop })
+      await app().request('POST', '/api/materials', { body: materialBody, workshop })
     const seen: string[] = []
     let path = '/api/materials?limit=3'
     for (let pages = 0; path && pages < 5; pages++) {
-      const { body } = await app.request('GET', path, { workshop })
+      const { body } = await app().request('GET', path, { workshop })
       seen.push(...body.items.map(({ id }) => id))
       path = body.next === null ? '' : `/api/materials?limit=3&after=${body.next}`
     }
     expect(seen).to.have.length(7)
     expect(new Set(seen).size).to.equal(7)
     for (const query of ['limit=0', 'limit=501', 'limit=x', 'after=x', 'page=2'])
-      expect((await app.request('GET', `/api/materials?${query}`)).status, query).to.equal(400)
+      expect((await app().request('GET', `/api/materials?${query}`)).status, query).to.equal(400)
   })
 
   it('gives in a list what it gives of each row, to the letter', async () => {
@@ -151,29 +148,32 @@ describe('the server', function () {
       kind: 'notebook' as const,
       readings: { height: ['210'], width: ['148'], thickness: ['12'] },
     }
-    await app.request('POST', '/api/things', { body: { ...thingBody, name: odd, object } })
-    await app.request('POST', '/api/covers', { body: coverBody({ name: odd }) })
-    await app.request('POST', '/api/materials', { body: { ...materialBody, stock: { price: 12.5 } } })
-    const { things, covers, materials, cuttings } = app.repositories
+    await app().request('POST', '/api/things', { body: { ...thingBody, name: odd, object } })
+    await app().request('POST', '/api/covers', { body: coverBody({ name: odd }) })
+    await app().request('POST', '/api/materials', { body: { ...materialBody, stock: { price: 12.5 } } })
+    const { things, covers, materials, cuttings } = app().repositories
     for (const rows of [things, covers, materials, cuttings]) {
-      const page = await rows.list(app.ours, { limit: 100 })
-      expect(JSON.parse(await rows.listAsJson(app.ours, { limit: 100 }))).to.deep.equal(page)
+      const page = await rows.list(app().ours, { limit: 100 })
+      expect(JSON.parse(await rows.listAsJson(app().ours, { limit: 100 }))).to.deep.equal(page)
       const [first] = page.items
-      if (first) expect(await rows.find(app.ours, first.id)).to.deep.equal(first)
+      if (first) expect(await rows.find(app().ours, first.id)).to.deep.equal(first)
     }
   })
 
   it('keeps settings with a version of their own', async () => {
-    const first = await app.request('GET', '/api/settings')
+    const first = await app().request('GET', '/api/settings')
     expect(first.body).to.deep.equal({ version: 1, unit: 'in', grid: null, tapeDivision: null, seam: null })
     const body = { unit: 'cm', grid: '2 mm', tapeDivision: '1 mm', seam: '6 mm' }
-    expect((await app.request('PUT', '/api/settings', { body, ...ifMatch(1) })).body).to.deep.equal({
+    expect((await app().request('PUT', '/api/settings', { body, ...ifMatch(1) })).body).to.deep.equal({
       ...body,
       version: 2,
     })
     const other = { ...body, seam: '7 mm' }
-    expect((await app.request('PUT', '/api/settings', { body: other, ...ifMatch(1) })).status).to.equal(412)
-    const odd = await app.request('PUT', '/api/settings', { body: { ...body, grid: '3 mm' }, ...ifMatch(2) })
+    expect((await app().request('PUT', '/api/settings', { body: other, ...ifMatch(1) })).status).to.equal(412)
+    const odd = await app().request('PUT', '/api/settings', {
+      body: { ...body, grid: '3 mm' },
+      ...ifMatch(2),
+    })
     expect([odd.status, odd.body.issues]).to.deep.equal([
       422,
       [{ path: 'grid', message: '“3 mm” is not a cutting grid. Use 1/16, 1/8 or 1/4 in, 1, 2 or 5 mm.' }],
@@ -181,8 +181,8 @@ describe('the server', function () {
   })
 
   it('gives each bad body its own answer and changes nothing', async () => {
-    const before = (await app.request('GET', '/api/covers?limit=100')).body.items
-    const post = (body: unknown, headers = {}) => app.request('POST', '/api/covers', { body, headers })
+    const before = (await app().request('GET', '/api/covers?limit=100')).body.items
+    const post = (body: unknown, headers = {}) => app().request('POST', '/api/covers', { body, headers })
     expect((await post('{"file":')).status).to.equal(400)
     expect((await post('"x"')).status).to.equal(422)
     expect((await post(coverBody(), { 'Content-Type': 'text/plain' })).status).to.equal(415)
@@ -198,20 +198,22 @@ describe('the server', function () {
     expect((await post({ ...coverBody(), secret: 1 })).body.issues).to.deep.equal([
       { path: 'secret', message: '“secret” is not known here. Take it out, or check its spelling.' },
     ])
-    expect((await app.request('POST', '/api/things', { body: { ...thingBody, name: ' ' } })).status).to.equal(
-      422,
-    )
     expect(
-      (await app.request('POST', '/api/materials', { body: { ...materialBody, swatch: 'red' } })).status,
+      (await app().request('POST', '/api/things', { body: { ...thingBody, name: ' ' } })).status,
     ).to.equal(422)
-    expect((await app.request('GET', '/api/covers/not-an-id')).status).to.equal(404)
-    expect((await app.request('GET', '/api/nothing')).status).to.equal(404)
-    expect((await app.request('GET', '/api/covers?limit=100')).body.items).to.deep.equal(before)
+    expect(
+      (await app().request('POST', '/api/materials', { body: { ...materialBody, swatch: 'red' } })).status,
+    ).to.equal(422)
+    expect((await app().request('GET', '/api/covers/not-an-id')).status).to.equal(404)
+    expect((await app().request('GET', '/api/nothing')).status).to.equal(404)
+    expect((await app().request('GET', '/api/covers?limit=100')).body.items).to.deep.equal(before)
   })
 
   it('answers to loopback names only, and lets only its own pages change anything', async () => {
     const from = (headers: Record<string, string>, method = 'GET') =>
-      app.request(method, '/api/settings', { headers }).then(({ status }) => status)
+      app()
+        .request(method, '/api/settings', { headers })
+        .then(({ status }) => status)
     expect(await from({ Host: 'evil.test' })).to.equal(403)
     expect(await from({ Host: 'localhost:4180' })).to.equal(200)
     const put = { Host: '127.0.0.1:4180' }
@@ -221,7 +223,7 @@ describe('the server', function () {
   })
 
   it('sends a strict content security policy and no cache for the API', async () => {
-    const { headers } = await app.request('GET', '/api/settings')
+    const { headers } = await app().request('GET', '/api/settings')
     const policy = headers.get('Content-Security-Policy') ?? ''
     expect(policy).to.contain("default-src 'none'").and.contain("script-src 'self'")
     expect(policy).not.to.contain('unsafe')
@@ -231,18 +233,18 @@ describe('the server', function () {
 
   it('treats what is typed as data, never as SQL', async () => {
     const name = "x'); DROP TABLE covers; --"
-    const created = await app.request('POST', '/api/things', { body: { ...thingBody, name } })
+    const created = await app().request('POST', '/api/things', { body: { ...thingBody, name } })
     expect(created.body.name).to.equal(name)
-    expect((await app.request('GET', '/api/covers')).status).to.equal(200)
+    expect((await app().request('GET', '/api/covers')).status).to.equal(200)
   })
 
   it('loads the demo once into an empty workshop, each cover with other findings', async () => {
     const { readCover, plan } = await import('@snowdrift/core')
     const { ensureWorkshop } = await import('./db/repositories/workshops.js')
-    const workshop = await ensureWorkshop(app.database.models, 'demo', randomUUID)
-    expect(await loadDemo(app.repositories, workshop)).to.equal(true)
-    expect(await loadDemo(app.repositories, workshop)).to.equal(false)
-    const { things, covers, materials } = app.repositories
+    const workshop = await ensureWorkshop(app().database.models, 'demo', randomUUID)
+    expect(await loadDemo(app().repositories, workshop)).to.equal(true)
+    expect(await loadDemo(app().repositories, workshop)).to.equal(false)
+    const { things, covers, materials } = app().repositories
     const [allThings, allCovers, allMaterials] = await Promise.all(
       [things, covers, materials].map(rows => rows.list(workshop, { limit: 100 })),
     )

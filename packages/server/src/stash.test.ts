@@ -6,13 +6,7 @@ import type { FabricShop, ShopAnswer } from './devices/shop/shop.js'
 import { listAll } from './db/repositories/page.js'
 import { ensureWorkshop } from './db/repositories/workshops.js'
 import { coverBody, materialBody } from './testing/bodies.js'
-import {
-  createTestApp,
-  startTestDatabase,
-  type Answer,
-  type TestApp,
-  type TestDatabase,
-} from './testing/test-database.js'
+import { useTestApp, type Answer } from './testing/test-database.js'
 
 interface Piece {
   readonly id: string
@@ -26,40 +20,31 @@ interface Piece {
 
 describe('the stash', function () {
   this.timeout(60_000)
-  let database: TestDatabase
-  let app: TestApp
   let answer: ShopAnswer = { kind: 'offers', offers: [] }
   const shop: FabricShop = { name: 'Test shop', offers: async () => Promise.resolve(answer) }
 
-  before(async () => {
-    database = await startTestDatabase()
-    app = await createTestApp(database.cluster.url, { shop })
-  })
-  after(async () => {
-    await app.database.close()
-    await database.remove()
-  })
+  const app = useTestApp({ shop })
 
   const ifMatch = (version: number) => ({ headers: { 'If-Match': `"v${version}"` } })
   const itemsOf = ({ body }: Answer) =>
     body.items as unknown as readonly (Piece & { readonly what: string; readonly detail: string })[]
   const createMaterial = async () =>
-    (await app.request('POST', '/api/materials', { body: materialBody })).body.id
-  const createCover = async () => (await app.request('POST', '/api/covers', { body: coverBody() })).body.id
+    (await app().request('POST', '/api/materials', { body: materialBody })).body.id
+  const createCover = async () => (await app().request('POST', '/api/covers', { body: coverBody() })).body.id
   async function addPiece(materialId: string, width = '500', length = '700'): Promise<Piece> {
     const body = { source: 'remnant', width, length }
-    const added = await app.request('POST', `/api/materials/${materialId}/pieces`, { body })
+    const added = await app().request('POST', `/api/materials/${materialId}/pieces`, { body })
     expect(added.status).to.equal(201)
     return added.body as unknown as Piece
   }
   const piecesOf = async (materialId: string) =>
-    itemsOf(await app.request('GET', '/api/stash/pieces')).filter(piece => piece.materialId === materialId)
+    itemsOf(await app().request('GET', '/api/stash/pieces')).filter(piece => piece.materialId === materialId)
   const historyOf = async (materialId: string) =>
-    itemsOf(await app.request('GET', `/api/materials/${materialId}/history`))
+    itemsOf(await app().request('GET', `/api/materials/${materialId}/history`))
   const chosen = ({ id, version }: Piece) => ({ id, version })
   async function largeStash(count: number) {
-    const workshop = await ensureWorkshop(app.database.models, `large-${randomUUID()}`, randomUUID)
-    const { materials, stash } = app.repositories
+    const workshop = await ensureWorkshop(app().database.models, `large-${randomUUID()}`, randomUUID)
+    const { materials, stash } = app().repositories
     const { id } = await materials.create(workshop, materialBody)
     const piece = { source: 'remnant', width: '500', length: '700', count: 1, note: '' } as const
     await stash.addAll(workshop, [{ materialId: id, pieces: Array<typeof piece>(count).fill(piece) }])
@@ -71,12 +56,12 @@ describe('the stash', function () {
     const piece = await addPiece(material, '50 cm', '70,5 cm')
     expect(piece).to.include({ width: '50 cm', length: '70,5 cm', state: 'free', count: 1, note: '' })
     const body = { source: 'garment', width: '300', length: '400', note: 'pocket at the top' }
-    const changed = await app.request('PUT', `/api/stash/pieces/${piece.id}`, { body, ...ifMatch(1) })
+    const changed = await app().request('PUT', `/api/stash/pieces/${piece.id}`, { body, ...ifMatch(1) })
     expect(changed.body).to.include({ version: 2, note: 'pocket at the top' })
     expect(
-      (await app.request('PUT', `/api/stash/pieces/${piece.id}`, { body, ...ifMatch(1) })).status,
+      (await app().request('PUT', `/api/stash/pieces/${piece.id}`, { body, ...ifMatch(1) })).status,
     ).to.equal(412)
-    expect((await app.request('DELETE', `/api/stash/pieces/${piece.id}`, ifMatch(2))).status).to.equal(200)
+    expect((await app().request('DELETE', `/api/stash/pieces/${piece.id}`, ifMatch(2))).status).to.equal(200)
     expect(await piecesOf(material)).to.deep.equal([])
     expect((await historyOf(material)).map(({ what }) => what)).to.deep.equal([
       'piece-gone',
@@ -88,7 +73,8 @@ describe('the stash', function () {
 
   it('refuses a piece without a size, with one that cannot be read, or of no material', async () => {
     const material = await createMaterial()
-    const post = (body: object, id = material) => app.request('POST', `/api/materials/${id}/pieces`, { body })
+    const post = (body: object, id = material) =>
+      app().request('POST', `/api/materials/${id}/pieces`, { body })
     expect((await post({ source: 'remnant', width: '300' })).body.detail).to.contain(
       'length: Expected a width and a length',
     )
@@ -106,7 +92,9 @@ describe('the stash', function () {
     const [material, coverId] = [await createMaterial(), await createCover()]
     const piece = await addPiece(material)
     const pieces = [{ ...chosen(piece), leftOvers: [{ width: '200', length: '700' }] }]
-    expect((await app.request('POST', '/api/stash/cut', { body: { coverId, pieces } })).status).to.equal(200)
+    expect((await app().request('POST', '/api/stash/cut', { body: { coverId, pieces } })).status).to.equal(
+      200,
+    )
     const left = await piecesOf(material)
     expect(left.map(({ width, length, state }) => [width, length, state])).to.deep.equal([
       ['200', '700', 'free'],
@@ -125,7 +113,7 @@ describe('the stash', function () {
     })
     const tries = await Promise.all(
       Array.from({ length: 8 }, (_, index) =>
-        app.request('POST', '/api/stash/cut', { body: body(index % 2 ? [one, other] : [other, one]) }),
+        app().request('POST', '/api/stash/cut', { body: body(index % 2 ? [one, other] : [other, one]) }),
       ),
     )
     expect(tries.map(({ status }) => status).toSorted()).to.deep.equal([200, ...Array<number>(7).fill(412)])
@@ -136,16 +124,16 @@ describe('the stash', function () {
     const [material, coverId] = [await createMaterial(), await createCover()]
     const [one, other] = [await addPiece(material), await addPiece(material)]
     const stale = { coverId, pieces: [chosen(one), { ...chosen(other), version: 7 }] }
-    expect((await app.request('POST', '/api/stash/reserve', { body: stale })).status).to.equal(412)
+    expect((await app().request('POST', '/api/stash/reserve', { body: stale })).status).to.equal(412)
     expect((await piecesOf(material)).map(({ state }) => state)).to.deep.equal(['free', 'free'])
   })
 
   it('cuts some of several alike, and leaves the others where they are', async () => {
     const [material, coverId] = [await createMaterial(), await createCover()]
     const body = { source: 'sheet', width: '300', length: '400', count: 3 }
-    const added = await app.request('POST', `/api/materials/${material}/pieces`, { body })
+    const added = await app().request('POST', `/api/materials/${material}/pieces`, { body })
     const cut = (version: number, count?: number) =>
-      app.request('POST', '/api/stash/cut', {
+      app().request('POST', '/api/stash/cut', {
         body: { coverId, pieces: [{ id: added.body.id, version, ...(count && { count }), leftOvers: [] }] },
       })
     expect((await cut(1, 4)).body.detail).to.contain('pieces[0].count: Expected at most 3')
@@ -162,7 +150,7 @@ describe('the stash', function () {
     const [material, coverId] = [await createMaterial(), await createCover()]
     const piece = await addPiece(material, '500', '700')
     const cut = (leftOvers: readonly object[], times = 1) =>
-      app.request('POST', '/api/stash/cut', {
+      app().request('POST', '/api/stash/cut', {
         body: { coverId, pieces: Array<object>(times).fill({ ...chosen(piece), leftOvers }) },
       })
     const left = (width: string, length: string) => ({ width, length })
@@ -184,9 +172,9 @@ describe('the stash', function () {
   it('keeps and cuts only for a cover that there is', async () => {
     const [material, deleted] = [await createMaterial(), await createCover()]
     const piece = await addPiece(material)
-    await app.request('DELETE', `/api/covers/${deleted}`, ifMatch(1))
+    await app().request('DELETE', `/api/covers/${deleted}`, ifMatch(1))
     const body = coverBody()
-    const theirs = (await app.request('POST', '/api/covers', { body, workshop: app.theirs })).body.id
+    const theirs = (await app().request('POST', '/api/covers', { body, workshop: app().theirs })).body.id
     for (const coverId of [deleted, theirs, '7b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f'])
       for (const [what, more] of [
         ['reserve', {}],
@@ -195,7 +183,7 @@ describe('the stash', function () {
         // prettier-ignore
         expect(
           (
-            await app.request('POST', `/api/stash/${what}`, {
+            await app().request('POST', `/api/stash/${what}`, {
               body: { coverId, pieces: [{ ...chosen(piece), ...more }] },
             })
           ).body.detail,
@@ -206,8 +194,8 @@ describe('the stash', function () {
   it('lets go of what was kept for a cover when that is deleted', async () => {
     const [material, coverId] = [await createMaterial(), await createCover()]
     const piece = await addPiece(material)
-    await app.request('POST', '/api/stash/reserve', { body: { coverId, pieces: [chosen(piece)] } })
-    await app.request('DELETE', `/api/covers/${coverId}`, ifMatch(1))
+    await app().request('POST', '/api/stash/reserve', { body: { coverId, pieces: [chosen(piece)] } })
+    await app().request('DELETE', `/api/covers/${coverId}`, ifMatch(1))
     expect((await piecesOf(material)).map(({ state }) => state)).to.deep.equal(['free'])
     expect((await historyOf(material)).map(({ what }) => what).slice(0, 2)).to.deep.equal([
       'released',
@@ -219,9 +207,9 @@ describe('the stash', function () {
     const material = await createMaterial()
     await addPiece(material, '18', '21 cm')
     const body = { ...materialBody, unit: 'in', material: { ...materialBody.material, thickness: '0.4 mm' } }
-    expect((await app.request('PUT', `/api/materials/${material}`, { body, ...ifMatch(1) })).status).to.equal(
-      200,
-    )
+    expect(
+      (await app().request('PUT', `/api/materials/${material}`, { body, ...ifMatch(1) })).status,
+    ).to.equal(200)
     expect((await piecesOf(material)).map(({ width, length }) => [width, length])).to.deep.equal([
       ['18 mm', '21 cm'],
     ])
@@ -232,7 +220,7 @@ describe('the stash', function () {
     const seen: string[] = []
     let path = '/api/stash/pieces?limit=500'
     while (path) {
-      const { body } = await app.request('GET', path, { workshop })
+      const { body } = await app().request('GET', path, { workshop })
       seen.push(...body.items.map(({ id }) => id))
       path = body.next === null ? '' : `/api/stash/pieces?limit=500&after=${body.next}`
     }
@@ -241,20 +229,23 @@ describe('the stash', function () {
     const last = pieces.at(-1)
     if (!last) throw new Error('The stash is empty')
     const body = { source: 'remnant', width: '10', length: '20', note: 'the last' }
-    const changed = await app.request('PUT', `/api/stash/pieces/${last.id}`, {
+    const changed = await app().request('PUT', `/api/stash/pieces/${last.id}`, {
       body,
       workshop,
       ...ifMatch(1),
     })
     expect(changed.status).to.equal(200)
-    const csv = (await app.requestBytes('GET', '/api/stash.csv', undefined, workshop)).bytes.toString('utf8')
+    const csv = (await app().requestBytes('GET', '/api/stash.csv', undefined, workshop)).bytes.toString(
+      'utf8',
+    )
     expect(csv.trim().split('\r\n')).to.have.length(2543)
   })
 
   it('tells its history page by page', async () => {
     const material = await createMaterial()
     for (let n = 0; n < 4; n++) await addPiece(material, String(100 + n), '200')
-    const history = (more: string) => app.request('GET', `/api/materials/${material}/history?limit=3${more}`)
+    const history = (more: string) =>
+      app().request('GET', `/api/materials/${material}/history?limit=3${more}`)
     const first = await history('')
     const second = await history(`&after=${first.body.next ?? ''}`)
     expect([...itemsOf(first), ...itemsOf(second)].map(({ what }) => what)).to.deep.equal([
@@ -268,7 +259,7 @@ describe('the stash', function () {
     const [material, ours, theirs] = [await createMaterial(), await createCover(), await createCover()]
     const piece = await addPiece(material)
     const post = (what: string, coverId: string, version: number, more: object = {}) =>
-      app.request('POST', `/api/stash/${what}`, {
+      app().request('POST', `/api/stash/${what}`, {
         body: { coverId, pieces: [{ id: piece.id, version, ...more }] },
       })
     expect((await post('reserve', ours, 1)).status).to.equal(200)
@@ -283,19 +274,19 @@ describe('the stash', function () {
   it('shows nothing of it to another workshop, and lets it change nothing', async () => {
     const material = await createMaterial()
     const piece = await addPiece(material)
-    const workshop = app.theirs
-    expect(itemsOf(await app.request('GET', '/api/stash/pieces', { workshop }))).to.deep.equal([])
+    const workshop = app().theirs
+    expect(itemsOf(await app().request('GET', '/api/stash/pieces', { workshop }))).to.deep.equal([])
     expect(
-      itemsOf(await app.request('GET', `/api/materials/${material}/history`, { workshop })),
+      itemsOf(await app().request('GET', `/api/materials/${material}/history`, { workshop })),
     ).to.deep.equal([])
     const foreign = { coverId: material, pieces: [{ ...chosen(piece), leftOvers: [] }] }
-    expect((await app.request('POST', '/api/stash/cut', { body: foreign, workshop })).status).to.equal(404)
+    expect((await app().request('POST', '/api/stash/cut', { body: foreign, workshop })).status).to.equal(404)
     expect(
-      (await app.request('DELETE', `/api/stash/pieces/${piece.id}`, { ...ifMatch(1), workshop })).status,
+      (await app().request('DELETE', `/api/stash/pieces/${piece.id}`, { ...ifMatch(1), workshop })).status,
     ).to.equal(404)
     const body = { source: 'remnant', width: '10', length: '10' }
     expect(
-      (await app.request('POST', `/api/materials/${material}/pieces`, { body, workshop })).status,
+      (await app().request('POST', `/api/materials/${material}/pieces`, { body, workshop })).status,
     ).to.equal(404)
   })
 
@@ -305,33 +296,34 @@ describe('the stash', function () {
       .jpeg()
       .toBuffer()
     const put = (bytes: Buffer, workshop?: string) =>
-      app.requestBytes('PUT', `/api/materials/${material}/picture`, bytes, workshop)
+      app().requestBytes('PUT', `/api/materials/${material}/picture`, bytes, workshop)
     expect((await put(photo)).status).to.equal(200)
-    const picture = await app.requestBytes('GET', `/api/materials/${material}/picture`)
+    const picture = await app().requestBytes('GET', `/api/materials/${material}/picture`)
     const { width, height, format } = await sharp(picture.bytes).metadata()
     expect({ width, height, format }).to.deep.equal({ width: 320, height: 320, format: 'webp' })
-    expect((await app.request('GET', `/api/materials/${material}`)).body).to.include({
+    expect((await app().request('GET', `/api/materials/${material}`)).body).to.include({
       picture: 1,
       version: 2,
     })
     expect((await put(Buffer.from('no picture'))).status).to.equal(400)
     expect((await put(Buffer.alloc(9 * 1024 * 1024))).status).to.equal(413)
-    expect((await put(photo, app.theirs)).status).to.equal(404)
+    expect((await put(photo, app().theirs)).status).to.equal(404)
   })
 
   it('goes out as CSV and comes in again', async () => {
     const material = await createMaterial()
     await addPiece(material, '500', '700')
-    const out = await app.requestBytes('GET', '/api/stash.csv')
+    const out = await app().requestBytes('GET', '/api/stash.csv')
     const csv = out.bytes.toString('utf8')
     const line = csv.split('\r\n').find(text => text.includes('remnant,500,700')) ?? ''
     expect(line).to.match(/^Moss twill,outer,mm,0\.4,#33665a/)
-    const post = (text: string) => app.requestBytes('POST', '/api/stash.csv', Buffer.from(text), app.theirs)
-    const before = itemsOf(await app.request('GET', '/api/materials', { workshop: app.theirs })).length
+    const post = (text: string) =>
+      app().requestBytes('POST', '/api/stash.csv', Buffer.from(text), app().theirs)
+    const before = itemsOf(await app().request('GET', '/api/materials', { workshop: app().theirs })).length
     expect((await post(`${csv.split('\r\n')[0] ?? ''}\r\n${line}\r\n`)).status).to.equal(201)
-    const after = itemsOf(await app.request('GET', '/api/materials', { workshop: app.theirs }))
+    const after = itemsOf(await app().request('GET', '/api/materials', { workshop: app().theirs }))
     expect(after).to.have.length(before + 1)
-    const pieces = itemsOf(await app.request('GET', '/api/stash/pieces', { workshop: app.theirs }))
+    const pieces = itemsOf(await app().request('GET', '/api/stash/pieces', { workshop: app().theirs }))
     expect(pieces[0]).to.include({ width: '500', length: '700' })
     const bad = await post(
       'name,role,thickness,pieceSource,pieceWidth\nFelt,outer,1 mm,remnant,x\nSilk,sail,1 mm,,\n',
@@ -341,24 +333,24 @@ describe('the stash', function () {
     expect((await post('colour,size\nred,3\n')).bytes.toString('utf8')).to.contain(
       'Expected columns among name',
     )
-    expect(itemsOf(await app.request('GET', '/api/materials', { workshop: app.theirs }))).to.have.length(
+    expect(itemsOf(await app().request('GET', '/api/materials', { workshop: app().theirs }))).to.have.length(
       before + 1,
     )
   })
 
   it('writes what a spreadsheet would run as text', async () => {
     const body = { ...materialBody, material: { ...materialBody.material, name: '=1+1' } }
-    await app.request('POST', '/api/materials', { body })
-    const csv = (await app.requestBytes('GET', '/api/stash.csv')).bytes.toString('utf8')
+    await app().request('POST', '/api/materials', { body })
+    const csv = (await app().requestBytes('GET', '/api/stash.csv')).bytes.toString('utf8')
     expect(csv).to.contain("'=1+1,outer")
   })
 
   it('keeps how covers are cut', async () => {
     const plan = { coverIds: [await createCover()], cuts: 'rotary', sources: {}, pins: [], done: [] }
-    const created = await app.request('POST', '/api/cuttings', { body: { plan } })
+    const created = await app().request('POST', '/api/cuttings', { body: { plan } })
     expect(created.status).to.equal(201)
-    expect((await app.request('GET', `/api/cuttings/${created.body.id}`)).body).to.deep.include({ plan })
-    const bad = await app.request('POST', '/api/cuttings', { body: { plan: { ...plan, cuts: 'laser' } } })
+    expect((await app().request('GET', `/api/cuttings/${created.body.id}`)).body).to.deep.include({ plan })
+    const bad = await app().request('POST', '/api/cuttings', { body: { plan: { ...plan, cuts: 'laser' } } })
     expect(bad.body.detail).to.contain('plan.cuts: Expected scissors or rotary')
   })
 
@@ -367,13 +359,13 @@ describe('the stash', function () {
       kind: 'offers',
       offers: [{ id: 'a', role: 'outer', name: 'A', widthMm: 1100, cuts: [], stockMm: 0 }],
     }
-    expect((await app.request('GET', '/api/shop/offers?role=outer')).body).to.deep.equal({
+    expect((await app().request('GET', '/api/shop/offers?role=outer')).body).to.deep.equal({
       shop: 'Test shop',
       items: answer.offers,
     })
-    expect((await app.request('GET', '/api/shop/offers?role=sail')).status).to.equal(400)
+    expect((await app().request('GET', '/api/shop/offers?role=sail')).status).to.equal(400)
     answer = { kind: 'closed', opensAt: '6:00' }
-    const closed = await app.request('GET', '/api/shop/offers?role=outer')
+    const closed = await app().request('GET', '/api/shop/offers?role=outer')
     expect([closed.status, closed.body.detail]).to.deep.equal([
       503,
       'Test shop is closed; it opens at 6:00. Lengths are known all the same, prices are not.',

@@ -74,10 +74,30 @@ interface AnswerBody {
   readonly issues: readonly { readonly path: string; readonly message: string }[]
 }
 
-export async function createTestApp(
-  url: string,
-  options: { readonly shop?: FabricShop; readonly limits?: Parameters<typeof connect>[1] } = {},
-): Promise<TestApp> {
+interface TestAppOptions {
+  readonly shop?: FabricShop
+  readonly limits?: Parameters<typeof connect>[1]
+}
+
+/** Puts a database and an application up for a suite and takes them down after it; gives the way to the application. */
+export function useTestApp(options: TestAppOptions = {}): () => TestApp {
+  let database: TestDatabase | undefined
+  let app: TestApp | undefined
+  before(async () => {
+    database = await startTestDatabase()
+    app = await createTestApp(database.cluster.url, options)
+  })
+  after(async () => {
+    await app?.database.close()
+    await database?.remove()
+  })
+  return () => {
+    if (!app) throw new Error('The application is not up before the first test')
+    return app
+  }
+}
+
+export async function createTestApp(url: string, options: TestAppOptions = {}): Promise<TestApp> {
   const database = await connect(url, options.limits)
   await migrate(database.sequelize)
   const repositories = createRepositories(database, { now: () => new Date(), newId: randomUUID })
