@@ -98,6 +98,22 @@ describe('a write that is sent again', function () {
     expect((await save('different', 1)).status).to.equal(412)
   })
 
+  it('leaves nothing where it breaks off midway', async () => {
+    const before = await countOf('/api/materials')
+    const { repositories, ours } = app()
+    const broken = await repositories
+      .together(async ({ materials, stash }) => {
+        const [row] = await materials.createAll(ours, [materialBody, materialBody])
+        const piece = { source: 'remnant', width: '1', length: '2', count: 1, note: '' } as const
+        await stash.addAll(ours, [{ materialId: row?.id ?? '', pieces: [piece] }])
+        throw new Error('killed')
+      })
+      .catch((error: unknown) => String(error))
+    expect(broken).to.contain('killed')
+    expect(await countOf('/api/materials')).to.equal(before)
+    expect((await app().request('GET', '/api/stash/pieces')).body.items).to.deep.equal([])
+  })
+
   it('is forgotten after two days, and not before', async () => {
     const id = await create()
     const key = randomUUID()
