@@ -52,16 +52,14 @@ export function resumeDraft<Body extends object>(
   const body = { ...row.body, ...kept.body }
   const pending = kept.pending as Pending<Body> | undefined
   if (!pending && isEqual(body, row.body)) return openDraft(ref, row)
-  const { base, ...draft }: Draft<Body> = {
-    ...openDraft(ref, row),
-    version: kept.version,
-    body,
-    past: [row.body],
-    dirty: true,
+  const { version } = kept
+  const draft: Draft<Body> = {
+    ...{ ref, version, body, past: [row.body], future: [], dirty: true, saving: 'resting' },
+    ...(row.version === version && { base: row.body }),
   }
   // A save on its way may be what the server has by now: its answer will tell.
   if (pending) return { ...draft, pending }
-  return row.version > kept.version ? { ...draft, conflict: row } : { ...draft, base: base ?? row.body }
+  return row.version > version ? { ...draft, conflict: row } : draft
 }
 
 /** The key of a change that is a step of its own, however soon it follows another. */

@@ -104,6 +104,9 @@ describe('a draft', () => {
 
     it('trusts it over what an older answer says', () => {
       expect(resume(row('kept', 3))).not.to.have.property('conflict')
+      // What the server had at version 3 is not known; at version 2 it is.
+      expect(resume(row('kept', 3))).not.to.have.property('base')
+      expect(resume(row('kept', 2)).base).to.deep.equal(body('server'))
     })
 
     it('replaces a clean draft with it, one undo away, and never one that is being worked on', () => {
