@@ -21,7 +21,7 @@ describe('bad input', function () {
     await rm(folder, { recursive: true })
   })
 
-  it('is refused beside the field with what was understood, and changes nothing', async () => {
+  it('is refused beside the field with what was understood, and nothing is planned from it', async () => {
     const address = await addressOf(page, 'Hut ledger, with ties')
     await page.goto(`${site.address()}${address}/measure`)
     const picture = () =>
@@ -31,19 +31,35 @@ describe('bad input', function () {
     const cases = [
       ['8 3/4 bananas', 'Read 8 3/4 in “8 3/4 bananas”, but “bananas” is no unit'],
       ['-3', '“-3” is less than nothing'],
+      // 11 was read on the way, and is nobody’s
       ['118', '“118” is too large'],
       ['nine', 'No number found in “nine”'],
     ] as const
     for (const [typed, answer] of cases) {
-      await (await find(page, 'Width')).evaluate(field => (field as HTMLInputElement).select())
-      await (await find(page, 'Width')).focus()
-      // pasted at once: each keystroke of a typed number would be a reading of its own
-      await page.keyboard.sendCharacter(typed)
+      await fill(page, 'Width', typed)
       await see(page, answer, '[data-reading="width"]')
-      expect(await picture(), typed).to.equal(before)
+      await find(page, 'Measure: waits')
+      await find(page, 'Pieces: waits')
+      await see(page, `Width: ${answer}`, '[aria-label="Live picture"]')
+      expect(await page.$('[data-picture="strip"] svg'), typed).to.equal(null)
     }
-    await page.reload()
+    await see(page, 'Saved', '[aria-label="Saving"]')
+    await press(page, 'Cutting list')
+    await see(page, /Nothing to cut yet\. Width: No number found in “nine”/)
+    await page.goBack()
+    expect(await valueOf(page, 'Width')).to.equal('nine')
+    await fill(page, 'Width', '6 5/8')
+    await page.waitForSelector('[data-picture="strip"] svg')
+    expect(await picture()).to.equal(before)
+  })
+
+  it('is asked about where a space was probably forgotten', async () => {
+    await fill(page, 'Width', '65/8')
+    await see(page, 'is more than a whole: did you mean 6 5/8?', '[data-reading="width"]')
+    await press(page, 'It is 6\u00a05\u20448')
     expect(await valueOf(page, 'Width')).to.equal('6 5/8')
+    await page.waitForSelector('[data-picture="strip"] svg')
+    await see(page, 'Saved', '[aria-label="Saving"]')
   })
 
   it('says what is missing when a needed reading is taken out, and undo brings it back', async () => {

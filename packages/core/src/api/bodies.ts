@@ -4,7 +4,8 @@ import type { Issue } from '../file/issue.js'
 import { materialShape } from '../file/layer-schema.js'
 import { lengthInput } from '../length/length-input.js'
 import { objectSchema } from '../file/object-schema.js'
-import { readDraft, type ReadResult } from '../file/read-cover.js'
+import type { ReadResult } from '../file/read-cover.js'
+import { readUnfinished } from '../file/unfinished.js'
 import { describeSchemaIssues } from '../file/schema-issues.js'
 import { mm } from '../length/length.js'
 import { units, type Unit } from '../length/unit.js'
@@ -55,12 +56,12 @@ export function readThingBody(input: unknown): ReadResult<ThingBody> {
   return { ok: true, value: { ...shape.value, object: shape.value.object as TypedObject } }
 }
 
-/** Reads a cover as the browser sends it: a draft will do, readings may still be missing. */
+/** Reads a cover as the browser sends it: a draft will do, readings may be missing or stand as nobody can read them. */
 export function readCoverBody(input: unknown): ReadResult<CoverBody> {
   const shape = check(coverShape, input)
   if (!shape.ok) return shape
-  const draft = readDraft(shape.value.file)
-  if (!draft.ok) return { ok: false, issues: draft.issues.map(issue => under('file', issue)) }
+  const { faults } = readUnfinished(shape.value.file)
+  if (faults.length > 0) return { ok: false, issues: faults.map(issue => under('file', issue)) }
   return { ok: true, value: { ...shape.value, file: shape.value.file as CoverFile } }
 }
 

@@ -4,6 +4,8 @@ export interface Issue {
   readonly path: string
   /** What stood there and what would do. */
   readonly message: string
+  /** The file is right in form; a length or number stands here that cannot be taken as it was typed. */
+  readonly unread?: true
 }
 
 /** The line that the command line prints. */

@@ -9,7 +9,7 @@ import {
   type Reading,
   type ReadingKey,
 } from '../object/reading.js'
-import { lengthInput, readLength, typedLength } from '../length/length-input.js'
+import { lengthInput, readLength, typedLength, unread } from '../length/length-input.js'
 import { readingRanges } from './reading-ranges.js'
 
 const mostReadings = 20
@@ -56,7 +56,7 @@ function readingSchema(key: ReadingKey, unit: Unit) {
     const entry = typeof typed === 'object' ? typed : { value: typed }
     const read = readLength(entry.value, unit, readingRanges[key])
     if (!read.ok) {
-      context.issues.push({ code: 'custom', message: read.message, input: typed })
+      context.issues.push(unread(read.message, typed))
       return z.NEVER
     }
     const { length, text } = read

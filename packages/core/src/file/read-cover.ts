@@ -157,10 +157,13 @@ function unitOf(input: unknown): Unit {
 }
 
 function under(parent: string, issues: readonly Issue[]): readonly Issue[] {
-  return issues.map(({ path, message }) => ({
-    path: path === '' ? parent : path.startsWith('[') ? parent + path : `${parent}.${path}`,
-    message,
-  }))
+  return issues.map(issue => {
+    const { path } = issue
+    return {
+      ...issue,
+      path: path === '' ? parent : path.startsWith('[') ? parent + path : `${parent}.${path}`,
+    }
+  })
 }
 
 function refuse(path: string, message: string): { readonly ok: false; readonly issues: readonly Issue[] } {

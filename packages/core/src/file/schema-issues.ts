@@ -20,14 +20,25 @@ function describeOne(issue: z.core.$ZodIssue, input: unknown): readonly Issue[] 
     case 'invalid_value':
       return [{ path, message: `Expected ${oneOf(issue.values)}, found ${show(found)}.` }]
     case 'invalid_type':
-      return [{ path, message: `Expected ${nounOf(issue.expected)}, found ${show(found)}.` }]
+      return [
+        {
+          path,
+          message: `Expected ${nounOf(issue.expected)}, found ${show(found)}.`,
+          ...(numbers.has(issue.expected) && typeof found === 'string' && isUnread),
+        },
+      ]
     case 'invalid_union':
-      return [{ path, message: `Expected ${unionNoun(issue)}, found ${show(found)}.` }]
+      return (
+        unreadLength(issue, path) ?? [
+          { path, message: `Expected ${unionNoun(issue)}, found ${show(found)}.` },
+        ]
+      )
     case 'too_small':
       return [
         {
           path,
           message: `Expected at least ${issue.minimum}${sizeNoun(issue.origin)}, found ${show(found)}.`,
+          ...(numbers.has(issue.origin) && isUnread),
         },
       ]
     case 'too_big':
@@ -35,11 +46,25 @@ function describeOne(issue: z.core.$ZodIssue, input: unknown): readonly Issue[] 
         {
           path,
           message: `Expected at most ${issue.maximum}${sizeNoun(issue.origin)}, found ${show(found)}.`,
+          ...(numbers.has(issue.origin) && isUnread),
         },
       ]
+    case 'custom':
+      return [{ path, message: issue.message, ...(issue.params?.unread === true && isUnread) }]
     default:
       return [{ path, message: issue.message }]
   }
+}
+
+const isUnread = { unread: true } as const
+const numbers = new Set(['number', 'int'])
+
+/** Where a name or a length would do, what is wrong with it as a length says more. */
+function unreadLength(issue: z.core.$ZodIssueInvalidUnion, path: string): readonly Issue[] | undefined {
+  const length = issue.errors
+    .flat()
+    .find(inner => inner.code === 'custom' && inner.path.length === 0 && inner.params?.unread === true)
+  return length && [{ path, message: length.message, ...isUnread }]
 }
 
 function valueAt(input: unknown, path: readonly PropertyKey[]): unknown {
@@ -74,6 +99,7 @@ function oneOf(values: readonly unknown[]): string {
 const nouns: Readonly<Record<string, string>> = {
   string: 'a text',
   number: 'a number',
+  int: 'a whole number',
   boolean: 'true or false',
   array: 'a list',
   object: 'an object with keys',

@@ -82,6 +82,28 @@ describe('parseLength', () => {
     expect(problemOf('1'.repeat(50))).to.include({ code: 'not-understood' })
   })
 
+  it('asks about a fraction that is more than a whole, and says what was probably meant', () => {
+    const meant = (text: string) => {
+      const { code, rather } = problemOf(text)
+      expect(code, text).to.equal('top-heavy')
+      return rather
+    }
+    expect(meant('93/8')).to.equal('9 3/8')
+    expect(meant('1013/16')).to.equal('10 13/16')
+    expect(meant('115/8 in')).to.equal('11 5/8')
+    // no place for the space: 9/8 = 1 1/8, 8/8 = 1
+    expect(meant('9/8')).to.equal('1 1/8')
+    expect(meant('8/8')).to.equal('1')
+    expect(describeLengthProblem(problemOf('93/8'))).to.equal(
+      '“93/8” is more than a whole: did you mean 9 3/8?',
+    )
+  })
+
+  it('takes a fraction that is less than a whole as it is', () => {
+    expect(millimetres('3/8')).to.equal(9.525)
+    expect(millimetres('15/16 in')).to.equal(23.8125)
+  })
+
   it('names the understood part in its words', () => {
     expect(describeLengthProblem(problemOf('8 3/4 bananas')))
       .to.contain('Read 8 3/4')

@@ -17,10 +17,19 @@ export interface UnreadLength {
 /** Why a text is not a length. `understood` is the part that made sense, empty when none did. */
 export interface LengthProblem {
   readonly code:
-    'empty' | 'no-number' | 'negative' | 'bad-fraction' | 'unknown-unit' | 'not-understood' | 'too-large'
+    | 'empty'
+    | 'no-number'
+    | 'negative'
+    | 'bad-fraction'
+    | 'top-heavy'
+    | 'unknown-unit'
+    | 'not-understood'
+    | 'too-large'
   readonly text: string
   readonly understood: string
   readonly rest: string
+  /** What was probably meant, ready to be typed. */
+  readonly rather?: string
 }
 
 type Outcome = ParsedLength | UnreadLength
@@ -58,6 +67,9 @@ export function parseLength(text: string, unit: Unit): Outcome {
 }
 
 function readAmount(text: string, words: string, unit: Unit, about: boolean): Outcome {
+  const rather = loosenFraction(words)
+  if (rather !== undefined)
+    return { ok: false, problem: { code: 'top-heavy', text, understood: words, rest: '', rather } }
   const value = amountOf(words)
   if (value === undefined) return refuse('bad-fraction', text, words, '')
   const length = toLength(value, unit)
@@ -70,6 +82,22 @@ function readFeet(text: string, feetWords: string, inchWords: string | undefined
   if (feet === undefined || rest === undefined) return refuse('bad-fraction', text, feetWords, '')
   const length = toLength(feet * 12 + rest, 'in')
   return length === undefined ? refuse('too-large', text, feetWords, '') : { ok: true, length, about }
+}
+
+/**
+ * What a fraction that is a whole or more was probably meant to be: 93/8 is 9 3/8 without its space, 9/8 is 1 1/8. Of
+ * several ways to put the space in, the one with the longest upper number: 1013/16 is 10 13/16. Undefined for any other.
+ */
+function loosenFraction(words: string): string | undefined {
+  const [, digits = '', below = ''] = /^(\d+)\s*\/\s*(\d+)$/.exec(words) ?? []
+  const [top, bottom] = [Number(digits), Number(below)]
+  if (bottom === 0 || top < bottom) return undefined
+  for (let split = 1; split < digits.length; split++) {
+    const over = Number(digits.slice(split))
+    if (digits[split] !== '0' && over < bottom) return `${digits.slice(0, split)} ${over}/${bottom}`
+  }
+  const [whole, over] = [Math.floor(top / bottom), top % bottom]
+  return over === 0 ? String(whole) : `${whole} ${over}/${bottom}`
 }
 
 /** Undefined for a fraction over nothing, or one that is a whole or more beside a whole number (8 5/4). */

@@ -12,3 +12,17 @@ export const roles = [
   'trim',
 ] as const
 export type Role = (typeof roles)[number]
+
+/** What makers call them. */
+export const roleWords: Readonly<Record<Role, string>> = {
+  outer: 'Outer cloth',
+  lining: 'Lining',
+  interfacing: 'Interfacing',
+  padding: 'Padding',
+  underlining: 'Underlining',
+  card: 'Card',
+  board: 'Board',
+  clear: 'Clear vinyl',
+  binding: 'Binding',
+  trim: 'Trim',
+}

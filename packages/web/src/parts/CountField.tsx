@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { controlLook, Field } from './Field'
+import { textOfNumber, unreadNumber } from './unread'
 
 interface CountFieldProps {
   readonly label: string
@@ -11,17 +12,15 @@ interface CountFieldProps {
   readonly onChange: (count: number | undefined) => void
 }
 
-/** A whole number. What is out of range or no number stays in the field and changes nothing; emptied, it is cleared. */
+/** A whole number. What is out of range or no number is handed on as it was typed; emptied, it is cleared. */
 export function CountField({ label, help, value, fallback, min, max, onChange }: CountFieldProps) {
-  const shown = value === undefined ? '' : String(value)
+  const shown = textOfNumber(value)
   const [typed, setTyped] = useState({ text: shown, given: shown })
   const text = typed.given === shown ? typed.text : shown
   const wrong = text !== '' && read(text, min, max) === undefined
   const take = (next: string) => {
-    const count = read(next, min, max)
-    const valid = next === '' || count !== undefined
-    setTyped({ text: next, given: valid ? next : shown })
-    if (valid) onChange(count)
+    setTyped({ text: next, given: next })
+    onChange(next === '' ? undefined : (read(next, min, max) ?? unreadNumber(next)))
   }
   return (
     <Field label={label} help={wrong ? `Expected a whole number from ${min} to ${max}.` : help}>

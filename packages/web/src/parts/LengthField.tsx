@@ -10,8 +10,14 @@ import {
 import { useId, useState, type KeyboardEvent, type ReactNode } from 'react'
 import { Tape } from '../views/Tape'
 import { focusNextLength } from './focus-next-length'
+import { Button } from './Button'
 import { controlLook } from './Field'
+import { FractionKeys } from './FractionKeys'
+import { Fractions } from './Fractions'
 import { formatThickness } from '../views/format-thickness'
+import { typeset } from '../views/typeset'
+import { useIsTouch } from '../views/use-media'
+import { withKey } from './with-key'
 import { Length as LengthText, Thickness } from './Length'
 
 export interface LengthFieldProps {
@@ -24,17 +30,22 @@ export interface LengthFieldProps {
   readonly help?: ReactNode
   /** What holds while nothing is typed. */
   readonly fallback?: Length | undefined
-  /** Undefined clears it, once the field is left empty. Called only with what can be read. */
+  /** Undefined clears it, once the field is left empty. What cannot be read is handed on as it was typed. */
   readonly onChange: (typed: string | undefined) => void
   readonly onFocus?: () => void
   readonly hideLabel?: boolean
   /** Thicknesses are said in millimetres, for no tape has a mark for them. */
   readonly thin?: boolean
-  /** Hands a change on when the field is left or Enter pressed, not with each key. */
+  /** Hands a change on when the field is left or Enter pressed, not with each key, and only what can be read. */
   readonly whenLeft?: boolean
+  /** Where a form is sent by it, Enter does not go to the next length. */
+  readonly enterSends?: boolean
 }
 
-/** A length typed in any form a maker uses. The text stays as typed; what cannot be read changes nothing. */
+/**
+ * A length typed in any form a maker uses. The text stays as typed. What cannot be read is no shorter length that was
+ * read on the way to it: it is handed on too, and nothing is planned from it.
+ */
 export function LengthField(props: LengthFieldProps) {
   const {
     label,
@@ -49,19 +60,21 @@ export function LengthField(props: LengthFieldProps) {
     hideLabel = false,
     thin = false,
     whenLeft = false,
+    enterSends = false,
   } = props
   const id = useId()
   const given = value === undefined ? '' : String(value)
   const [typed, setTyped] = useState({ text: given, given })
   const [focused, setFocused] = useState(false)
+  const touch = useIsTouch()
   // A change from elsewhere, such as undo, replaces what stands here; our own change does not.
   const text = typed.given === given || typed.text === given ? typed.text : given
   const read = text.trim() === '' ? undefined : readLength(text, unit, range)
 
   const handOn = (next: string) => {
-    const nextRead = readLength(next, unit, range)
-    setTyped({ text: next, given: nextRead.ok ? next : given })
-    if (nextRead.ok && next !== given) onChange(next)
+    const isKept = next.trim() !== '' && (!whenLeft || readLength(next, unit, range).ok)
+    setTyped({ text: next, given: isKept ? next : given })
+    if (isKept && next !== given) onChange(next)
   }
   const take = (next: string) => (whenLeft ? setTyped({ text: next, given }) : handOn(next))
   // An emptied field is cleared only when it is left: until then the maker is about to type something else.
@@ -73,7 +86,9 @@ export function LengthField(props: LengthFieldProps) {
   }
 
   const step = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Escape') return event.currentTarget.blur()
     if (event.key === 'Enter') {
+      if (enterSends) return
       event.preventDefault()
       focusNextLength(event.currentTarget)
       return
@@ -100,7 +115,7 @@ export function LengthField(props: LengthFieldProps) {
           id={id}
           data-length-field
           className={`${controlLook} max-w-36 text-lg`}
-          inputMode="text"
+          inputMode={touch ? 'decimal' : 'text'}
           autoComplete="off"
           spellCheck={false}
           value={text}
@@ -127,20 +142,45 @@ export function LengthField(props: LengthFieldProps) {
               )}
             </>
           )}
-          {read && !read.ok && <span className="text-bad">{read.message}</span>}
+          {read && !read.ok && (
+            <span className="text-bad">
+              <Fractions text={typeset(read.message)} />
+            </span>
+          )}
         </span>
       </div>
+      {read && !read.ok && read.rather !== undefined && (
+        <DidYouMean rather={read.rather} onTake={() => handOn(read.rather ?? '')} />
+      )}
       <div className="relative">
         <p id={`${id}-help`} className="text-sm text-soft empty:hidden">
           {help}
         </p>
-        {focused && read?.ok && !thin && (
+        {focused && (
           // Laid over what is beneath: nothing may move away from under a click when the field is left.
-          <div className="pointer-events-none absolute top-0 left-0 z-10">
-            <Tape reading={read.length} unit={unit} division={division} />
+          <div className="pointer-events-none absolute top-0 left-0 z-10 grid gap-1">
+            {read?.ok && !thin && <Tape reading={read.length} unit={unit} division={division} />}
+            {touch && !thin && (
+              <div className="pointer-events-auto rounded-md bg-ground p-1 shadow">
+                <FractionKeys unit={unit} onType={key => take(withKey(text, key))} />
+              </div>
+            )}
           </div>
         )}
       </div>
+    </div>
+  )
+}
+
+/** What was probably meant, to be taken with one press. */
+function DidYouMean({ rather, onTake }: { readonly rather: string; readonly onTake: () => void }) {
+  return (
+    <div>
+      <Button onClick={onTake}>
+        <span>
+          It is <Fractions text={typeset(rather)} />
+        </span>
+      </Button>
     </div>
   )
 }

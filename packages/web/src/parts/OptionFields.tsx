@@ -87,7 +87,7 @@ function OneField({ name, field, values, settled, unit, division, onChange, choi
       return (
         <CountField
           {...{ label, help, min: field.min, max: field.max }}
-          value={typeof value === 'number' ? value : undefined}
+          value={value as number | undefined}
           fallback={typeof settled[name] === 'number' ? settled[name] : undefined}
           onChange={set}
         />

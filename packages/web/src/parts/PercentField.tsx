@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { controlLook, Field } from './Field'
+import { textOfNumber, unreadNumber } from './unread'
 
 interface PercentFieldProps {
   readonly label: string
@@ -8,15 +9,15 @@ interface PercentFieldProps {
   readonly onChange: (percent: number) => void
 }
 
-/** A percentage from 0 to `most`. What is out of range or no number stays in the field and changes nothing. */
+/** A percentage from 0 to `most`. What is out of range or no number is handed on as it was typed. */
 export function PercentField({ label, value, most = 100, onChange }: PercentFieldProps) {
-  const shown = String(Math.round(value * 100) / 100)
+  const shown = typeof value === 'number' ? String(Math.round(value * 100) / 100) : textOfNumber(value)
   const [typed, setTyped] = useState({ text: shown, given: shown })
   const text = typed.given === shown ? typed.text : shown
   const take = (next: string) => {
     const percent = read(next, most)
-    setTyped({ text: next, given: percent === undefined ? shown : String(percent) })
-    if (percent !== undefined) onChange(percent)
+    setTyped({ text: next, given: percent === undefined ? next : String(percent) })
+    onChange(percent ?? unreadNumber(next))
   }
   const wrong = read(text, most) === undefined
   return (

@@ -1,20 +1,27 @@
 import {
+  checkReadings,
   missingReadings,
   plan,
-  readDraft,
+  readUnfinished,
   type Cover,
   type CoverFile,
+  type Finding,
   type Issue,
   type Plan,
   type ReadingChoice,
 } from '@snowdrift/core'
 
-/** What a cover file comes to: the cover, its plan once every needed reading is there, and what is in the way. */
+/**
+ * What a cover file comes to: the cover, its plan once every needed reading is there, and what is in the way: readings
+ * that nobody took, and what cannot be read as it was typed. While anything is in the way, nothing is planned.
+ */
 export interface Planned {
   readonly cover?: Cover
   readonly plan?: Plan
   readonly missing: readonly ReadingChoice[]
   readonly issues: readonly Issue[]
+  /** What there is to say; before there is a plan, of the readings only. */
+  readonly findings: readonly Finding[]
 }
 
 const known = new WeakMap<CoverFile, Planned>()
@@ -29,10 +36,22 @@ export function plannedOf(file: CoverFile): Planned {
 }
 
 function work(file: CoverFile): Planned {
-  const draft = readDraft(file)
-  if (!draft.ok) return { missing: [], issues: draft.issues }
-  const cover = draft.value
+  const { cover, unread, faults } = readUnfinished(file)
+  if (!cover) return { missing: [], issues: faults, findings: [] }
   const missing = cover.objects.flatMap(object => missingReadings(object, cover.family.requiredReadings))
-  if (missing.length > 0) return { cover, missing, issues: [] }
-  return { cover, plan: plan(cover), missing, issues: [] }
+  if (missing.length > 0 || unread.length > 0)
+    return { cover, missing: besides(missing, unread), issues: unread, findings: checksOf(cover) }
+  const planned = plan(cover)
+  return { cover, plan: planned, missing, issues: [], findings: planned.findings }
+}
+
+/** Readings disagree before they are enough for a plan, too. */
+function checksOf({ object }: Cover): readonly Finding[] {
+  return checkReadings(object, { boardCounts: false })
+}
+
+/** What is still to be measured beside readings that were taken and cannot be read. */
+function besides(missing: readonly ReadingChoice[], unread: readonly Issue[]): readonly ReadingChoice[] {
+  const tried = unread.flatMap(({ path }) => /readings\.(\w+)/.exec(path)?.[1] ?? [])
+  return missing.filter(choice => !choice.some(way => way.some(key => tried.includes(key))))
 }

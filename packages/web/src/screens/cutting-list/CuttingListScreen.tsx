@@ -18,6 +18,7 @@ import { Button } from '../../parts/Button'
 import { Length } from '../../parts/Length'
 import { DrawingView } from '../../views/DrawingView'
 import { plannedOf } from '../../views/planned'
+import { StillMissing } from '../../views/StillMissing'
 import { Joinings } from '../workspace/pieces/Joinings'
 import { textScaleFor } from '../../views/text-scale'
 import { verdictWords } from '../../views/verdict-words'
@@ -49,9 +50,17 @@ export function Screen() {
 }
 
 function CuttingList({ file }: { readonly file: CoverFile }) {
-  const { plan } = plannedOf(file)
+  const planned = plannedOf(file)
+  const { plan } = planned
   const unit = file.unit ?? 'in'
-  if (!plan) return <p>There is nothing to cut yet: readings are still missing.</p>
+  if (!plan)
+    return (
+      <article className="grid gap-4">
+        <h1 className="text-2xl font-semibold">{file.name || 'Cover without a name'}</h1>
+        <p className="text-xl font-semibold">Nothing to cut yet.</p>
+        <StillMissing file={file} planned={planned} />
+      </article>
+    )
   return (
     <article>
       <h1 className="text-2xl font-semibold">{file.name || 'Cover without a name'}</h1>

@@ -42,7 +42,7 @@ export function CoverOnShelf({ row, swatches }: CoverOnShelfProps) {
 
 function Summary({ planned }: { readonly planned: Planned }) {
   const { plan, missing, issues } = planned
-  if (issues.length > 0) return <span className="text-bad">cannot be read</span>
+  if (issues.length > 0) return <span className="text-bad">something in it cannot be read</span>
   if (!plan)
     return <span className="text-soft">{missing.length > 0 ? 'waits for the tape' : 'not planned'}</span>
   const verdict = worstVerdict(plan.fits)

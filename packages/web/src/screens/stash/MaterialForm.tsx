@@ -9,6 +9,7 @@ import {
   type Role,
   type Stock,
   type Weave,
+  roleWords,
 } from '@snowdrift/core'
 import { ImageUp, Trash2 } from 'lucide-react'
 import { useRef, useState } from 'react'
@@ -25,7 +26,6 @@ import { LengthField } from '../../parts/LengthField'
 import { SelectField } from '../../parts/SelectField'
 import { YesNoField } from '../../parts/YesNoField'
 import { WovenSwatch } from '../../views/Swatch'
-import { roleWords } from '../workspace/layers/role-words'
 
 const named = <Key extends string>(keys: readonly Key[]) =>
   Object.fromEntries(keys.map(key => [key, key.replaceAll('-', ' ')])) as Record<Key, string>

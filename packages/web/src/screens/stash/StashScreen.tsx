@@ -1,4 +1,4 @@
-import { roles, type MaterialRow, type Role } from '@snowdrift/core'
+import { roles, type MaterialRow, type Role, roleWords } from '@snowdrift/core'
 import { FileInput, FileOutput, Plus } from 'lucide-react'
 import { useRef, useState } from 'react'
 import {
@@ -10,7 +10,6 @@ import {
 import { describeError } from '../../api/describe-error'
 import { Button, buttonLooks, buttonShape } from '../../parts/Button'
 import { controlLook } from '../../parts/Field'
-import { roleWords } from '../workspace/layers/role-words'
 import { StashRow } from './StashRow'
 
 /** Everything that there is to cut from and to close with: cloth, padding, boards, notions, each with its pieces. */

@@ -1,5 +1,4 @@
 import {
-  describeChoice,
   drawEndOn,
   drawStrip,
   sayProperly,
@@ -13,23 +12,33 @@ import { Length } from '../../parts/Length'
 import { Toggle } from '../../parts/Toggle'
 import { DrawingView } from '../../views/DrawingView'
 import { textScaleFor } from '../../views/text-scale'
-import { useIsNarrow } from '../../views/use-is-narrow'
+import { useIsNarrow } from '../../views/use-media'
+import { StillMissing } from '../../views/StillMissing'
 import { useCover } from './cover-context'
 import { FitLine } from './FitLine'
 
 /** The cover laid flat and seen end-on, answering every change; stays in sight while the stations scroll. */
 export function LivePicture() {
-  const { planned, unit } = useCover()
-  const { plan, missing, issues } = planned
+  const { file, planned, shown, unit } = useCover()
+  const { plan, isHeld } = shown
   return (
     <section
       aria-label="Live picture"
       className="contain-content order-1 border-b border-rule bg-surface max-lg:top-12 max-lg:z-10 tall:max-lg:sticky lg:order-2 lg:h-full lg:min-h-0 lg:overflow-hidden lg:border-b-0 lg:border-l"
     >
       {plan ? (
-        <Pictures plan={plan} unit={unit} />
+        <div className={`lg:h-full ${isHeld ? 'opacity-40' : ''}`} aria-busy={isHeld}>
+          <Pictures plan={plan} unit={unit} />
+        </div>
       ) : (
-        <Waiting missing={missing} problems={issues.map(({ message }) => message)} />
+        <div className="grid content-center gap-2 p-8 max-sm:p-4 lg:h-full">
+          <p className="text-xl font-medium">
+            {planned.issues.length > 0
+              ? 'No picture while something here cannot be read.'
+              : 'The picture appears with the last reading it needs.'}
+          </p>
+          <StillMissing file={file} planned={planned} />
+        </div>
       )}
     </section>
   )
@@ -105,36 +114,6 @@ export function EndOnPicture({ plan, unit, className }: EndOnPictureProps) {
         />
       </div>
     </figure>
-  )
-}
-
-function Waiting({
-  missing,
-  problems,
-}: {
-  readonly missing: readonly Parameters<typeof describeChoice>[0][]
-  readonly problems: readonly string[]
-}) {
-  return (
-    <div className="grid content-center gap-2 p-8 lg:h-full">
-      {problems.length > 0 ? (
-        problems.map(problem => (
-          <p key={problem} className="text-bad">
-            {problem}
-          </p>
-        ))
-      ) : (
-        <>
-          <p className="text-xl font-medium">The picture appears with the last reading it needs.</p>
-          <p className="text-soft">Still to measure:</p>
-          <ul className="list-disc pl-5 text-soft">
-            {missing.map(choice => (
-              <li key={describeChoice(choice)}>{describeChoice(choice)}</li>
-            ))}
-          </ul>
-        </>
-      )}
-    </div>
   )
 }
 

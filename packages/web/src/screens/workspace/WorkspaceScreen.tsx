@@ -13,6 +13,7 @@ import { EndOnPicture, LivePicture } from './LivePicture'
 import { StationPath } from './StationPath'
 import { stations, type Station } from './stations'
 import { StationView } from './StationView'
+import { useHeldPlan } from './use-held-plan'
 import { useWorkspaceKeys } from './use-workspace-keys'
 import { WorkspaceHeader } from './WorkspaceHeader'
 
@@ -81,12 +82,12 @@ function Workspace({ id, draft }: WorkspaceProps) {
 }
 
 function StationArea({ here }: { readonly here: Station }) {
-  const { planned, unit } = useCover()
+  const { shown, unit } = useCover()
   return (
     <div className="order-2 min-w-0 px-4 py-6 sm:px-6 lg:order-1 lg:overflow-y-auto">
       <StationView station={here} />
-      {planned.plan && here !== 'layout' && (
-        <EndOnPicture plan={planned.plan} unit={unit} className="mt-8 h-36 sm:h-52 lg:hidden" />
+      {shown.plan && here !== 'layout' && (
+        <EndOnPicture plan={shown.plan} unit={unit} className="mt-8 h-36 sm:h-52 lg:hidden" />
       )}
     </div>
   )
@@ -99,9 +100,10 @@ function useCoverInHand(id: string, draft: Draft<CoverBody>): CoverInHand {
     (key, make) => changes.change(key, body => ({ ...body, file: make(body.file) })),
     [changes],
   )
+  const planned = plannedOf(file)
+  const shown = useHeldPlan(planned)
   return useMemo(() => {
-    const planned = plannedOf(file)
     const unit = file.unit ?? 'in'
-    return { id, draft, file, planned, unit, division: divisionOf(planned, unit), change }
-  }, [id, draft, file, change])
+    return { id, draft, file, planned, shown, unit, division: divisionOf(planned, unit), change }
+  }, [id, draft, file, planned, shown, change])
 }

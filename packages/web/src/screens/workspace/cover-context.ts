@@ -10,6 +10,7 @@ import {
 import { createContext, useContext } from 'react'
 import type { Draft } from '../../drafts/draft'
 import type { Planned } from '../../views/planned'
+import type { HeldPlan } from './use-held-plan'
 
 /** The cover in hand, what it comes to, and how to change it. */
 export interface CoverInHand {
@@ -17,6 +18,8 @@ export interface CoverInHand {
   readonly draft: Draft<CoverBody>
   readonly file: CoverFile
   readonly planned: Planned
+  /** What the pictures show: the plan, or for a moment the one before. */
+  readonly shown: HeldPlan
   readonly unit: Unit
   /** The finest mark of the tape. */
   readonly division: Length
@@ -37,6 +40,6 @@ export function divisionOf({ cover }: Planned, unit: Unit): Length {
 }
 
 /** The findings about a subject, or about any of several. */
-export function findingsAbout({ plan }: Planned, ...subjects: readonly Subject[]): readonly Finding[] {
-  return plan?.findings.filter(({ about }) => subjects.includes(about)) ?? []
+export function findingsAbout({ findings }: Planned, ...subjects: readonly Subject[]): readonly Finding[] {
+  return findings.filter(({ about }) => subjects.includes(about))
 }

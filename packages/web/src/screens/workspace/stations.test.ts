@@ -32,6 +32,32 @@ describe('the stations of a cover', () => {
     })
   })
 
+  it('are open where something stands that nobody can read, and nothing is planned from it', () => {
+    const readings = { height: ['238'], width: ['6 5/8'], thickness: ['1 3/16'], boardThickness: ['1/8'] }
+    const refused = coverFile({ object: { kind: 'hardcover', readings } })
+    expect(plannedOf(refused).plan).to.equal(undefined)
+    expect(statesOf(refused)).to.include({ measure: 'waits', pieces: 'waits', layout: 'waits' })
+    expect(statesOf(coverFile({ options: { flapDepth: '3 1/' } }))).to.include({
+      measure: 'settled',
+      'make-up': 'waits',
+      layers: 'settled',
+    })
+    expect(statesOf(coverFile({ layers: [{ role: 'outer', name: 'cloth', thickness: 'thin' }] }))).to.include(
+      { layers: 'waits', measure: 'settled' },
+    )
+  })
+
+  it('say that readings disagree before they are enough for a plan', () => {
+    const swapped = coverFile({
+      object: { kind: 'hardcover', readings: { height: ['6 5/8'], width: ['9 3/8'] } },
+    })
+    expect(plannedOf(swapped).findings.map(({ code }) => code)).to.deep.equal(['sides-swapped'])
+    const right = coverFile({
+      object: { kind: 'hardcover', readings: { height: ['9 3/8'], width: ['6 5/8'] } },
+    })
+    expect(plannedOf(right).findings).to.deep.equal([])
+  })
+
   it('say the gravest of what they have to say, each its own', () => {
     const file = coverFile({
       object: {
@@ -62,6 +88,10 @@ describe('planning a file', () => {
   it('gives issues for a file that cannot be read, and what is missing for one that waits', () => {
     expect(plannedOf(coverFile({ family: 'tent' })).issues.map(({ path }) => path)).to.deep.equal(['family'])
     expect(plannedOf(coverFile({ object: { kind: 'notebook' } })).missing).to.have.length(2)
+    // what was taken and cannot be read is not asked for again
+    const object = { kind: 'notebook' as const, readings: { height: ['238'] } }
+    const { missing, issues } = plannedOf(coverFile({ object }))
+    expect([missing.length, issues.length]).to.deep.equal([1, 1])
   })
 
   it('speaks for the whole cover with the worse of its directions', () => {

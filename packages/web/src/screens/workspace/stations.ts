@@ -26,10 +26,18 @@ export const stationStateWords: Readonly<Record<StationState, string>> = {
   advice: 'has something to say',
 }
 
-export function stateOf(station: Station, { plan, missing }: Planned): StationState {
-  if (!plan)
-    return station === 'measure' && missing.length > 0 ? 'waits' : station === 'layers' ? 'settled' : 'waits'
-  return gravestOf(plan.findings.filter(finding => stationOf(finding) === station)) ?? 'settled'
+export function stateOf(station: Station, { plan, missing, issues, findings }: Planned): StationState {
+  if (issues.some(({ path }) => stationOfPlace(path) === station)) return 'waits'
+  const toSay = gravestOf(findings.filter(finding => stationOf(finding) === station)) ?? 'settled'
+  if (plan || station === 'layers') return toSay
+  return station === 'measure' && missing.length === 0 ? toSay : 'waits'
+}
+
+/** Where a place in the cover file is typed. */
+function stationOfPlace(path: string): Station {
+  if (/^objects?\b/.test(path)) return 'measure'
+  if (path.startsWith('layers')) return 'layers'
+  return path.startsWith('trial') ? 'fit' : 'make-up'
 }
 
 export function stationOf({ about }: Finding): Station {

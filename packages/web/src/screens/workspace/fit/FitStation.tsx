@@ -2,6 +2,7 @@ import { applyRepair } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
 import { FindingNote } from '../../../parts/FindingNote'
 import { useCover } from '../cover-context'
+import { NotYet } from '../NotYet'
 import { stationOf } from '../stations'
 import { ChanceLine } from './ChanceLine'
 import { EaseCharts } from './EaseCharts'
@@ -19,7 +20,7 @@ export function FitStation() {
   const chance = useChance(file, { whatIf: chosen.ids, remedies: true })
   const { cover, plan } = planned
   if (!cover || !plan)
-    return <p className="text-soft">The chance is reckoned as soon as everything needed is measured.</p>
+    return <NotYet>The chance is reckoned as soon as everything it needs can be read.</NotYet>
   const { simulation } = chance
   return (
     <div className="grid gap-8">

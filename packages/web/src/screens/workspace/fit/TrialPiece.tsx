@@ -98,6 +98,7 @@ function BandFields({ band }: { readonly band: TrialBand }) {
       </p>
       <div className="flex flex-wrap gap-4">
         <LengthField
+          whenLeft
           label="Made up it measures"
           unit={unit}
           value={tried?.finished ?? madeUp}
@@ -107,6 +108,7 @@ function BandFields({ band }: { readonly band: TrialBand }) {
           onChange={typed => (tried && typed !== undefined ? set({ finished: typed }) : setMadeUp(typed))}
         />
         <LengthField
+          whenLeft
           label="Over"
           unit={unit}
           value={tried?.spare}
@@ -115,6 +117,7 @@ function BandFields({ band }: { readonly band: TrialBand }) {
           onChange={typed => set({ spare: typed ?? '0', short: undefined })}
         />
         <LengthField
+          whenLeft
           label="or lacking"
           unit={unit}
           value={tried?.short}

@@ -5,6 +5,7 @@ import {
   type MaterialRow,
   type TypedLayer,
   type TypedMaterial,
+  roleWords,
 } from '@snowdrift/core'
 import { ArrowDown, X } from 'lucide-react'
 import { useId } from 'react'
@@ -16,7 +17,6 @@ import { PercentField } from '../../../parts/PercentField'
 import { SelectField } from '../../../parts/SelectField'
 import { findingsAbout, useCover } from '../cover-context'
 import { choicesFor } from './layer-from'
-import { roleWords } from './role-words'
 
 interface LayerEditorProps {
   readonly layer: TypedLayer
@@ -77,8 +77,8 @@ export function LayerEditor({ layer, materials, onChange, onRemove, onMoveOut }:
         <div className="mt-3 grid grid-cols-2 gap-4">
           <PercentField
             label="Squash"
-            value={(layer.squash ?? 0) * 100}
-            onChange={value => set({ squash: value / 100 })}
+            value={shareToPercent(layer.squash ?? 0)}
+            onChange={percent => set({ squash: percentToShare(percent) })}
           />
           <PercentField
             label="Take-up when quilted"
@@ -193,6 +193,15 @@ function Quilted({
       <label htmlFor={id}>Quilted, cut oversize and trimmed</label>
     </div>
   )
+}
+
+/** Of a share that was typed as nobody can read it, the text. */
+function shareToPercent(share: number): number {
+  return typeof share === 'number' ? share * 100 : share
+}
+
+function percentToShare(percent: number): number {
+  return typeof percent === 'number' ? percent / 100 : percent
 }
 
 function withoutKey(layer: TypedLayer, key: 'inset', value: string | undefined): TypedLayer {

@@ -1,3 +1,4 @@
+import { roleWords } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
 import type { CoverFile, MaterialRow, Role, TypedLayer } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
@@ -7,7 +8,6 @@ import { Thickness } from '../../../parts/Length'
 import { useCover } from '../cover-context'
 import { firstLayer } from './layer-from'
 import { LayerEditor } from './LayerEditor'
-import { roleWords } from './role-words'
 
 const addable: readonly Role[] = ['lining', 'interfacing', 'padding', 'underlining']
 const none: readonly MaterialRow[] = []

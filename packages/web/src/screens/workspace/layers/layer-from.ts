@@ -6,8 +6,8 @@ import {
   type TypedLayer,
   type TypedMaterial,
   type Unit,
+  roleWords,
 } from '@snowdrift/core'
-import { roleWords } from './role-words'
 
 /** What can be chosen for a layer: the workshop's own materials, and what such materials typically measure. */
 export interface MaterialChoices {

@@ -13,12 +13,12 @@ import {
   type LayoutRequest,
   type Length as CoreLength,
   type UsedSheet,
+  roleWords,
 } from '@snowdrift/core'
 import { OctagonAlert } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
-import { roleWords } from '../layers/role-words'
 import { useCover } from '../cover-context'
 import { CutSteps } from './CutSteps'
 import type { GroupJob } from './group-job'

@@ -22,6 +22,7 @@ import { usualCloth } from '../../../views/cloth-words'
 import { useCover } from '../cover-context'
 import { CutTogether } from './CutTogether'
 import type { GroupJob } from './group-job'
+import { NotYet } from '../NotYet'
 import { GroupLayout } from './GroupLayout'
 import { Shopping } from './Shopping'
 import { pinsOf, sourceOf, type Source } from './sources'
@@ -38,7 +39,7 @@ export function LayoutStation() {
   const { data: materials } = useMaterialsQuery()
   const { data: pieces } = useStashPiecesQuery()
   if (!planned.plan)
-    return <p className="text-soft">The pieces are laid out as soon as everything needed is measured.</p>
+    return <NotYet>The pieces are laid out as soon as everything it needs can be read.</NotYet>
   if (!cutting || !materials || !pieces) return <p className="text-soft">Fetching the stash …</p>
   return <LaidOut cutting={cutting} materials={materials} pieces={pieces} />
 }

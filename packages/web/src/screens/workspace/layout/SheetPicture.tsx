@@ -24,7 +24,7 @@ import { useAppDispatch } from '../../../app/store'
 import { lit } from '../../../app/lit-slice'
 import { DrawingView } from '../../../views/DrawingView'
 import { textScaleFor } from '../../../views/text-scale'
-import { useIsNarrow } from '../../../views/use-is-narrow'
+import { useIsNarrow } from '../../../views/use-media'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
 

@@ -12,6 +12,7 @@ import {
   type NotionStock,
   type Purchase,
   type ShopOffer,
+  roleWords,
 } from '@snowdrift/core'
 import { Store } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
@@ -20,7 +21,6 @@ import { describeError } from '../../../api/describe-error'
 import { Button } from '../../../parts/Button'
 import { Length } from '../../../parts/Length'
 import { createNestClient, type NestClient } from '../../../workers/nest-client'
-import { roleWords } from '../layers/role-words'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
 

@@ -13,6 +13,7 @@ import {
   type Role,
   type Sheet,
   type Unit,
+  roleWords,
 } from '@snowdrift/core'
 import { useDeferredValue, useMemo, useState } from 'react'
 import { oneStep } from '../../../drafts/draft'
@@ -22,7 +23,6 @@ import { LengthField } from '../../../parts/LengthField'
 import { SelectField } from '../../../parts/SelectField'
 import { plannedOf } from '../../../views/planned'
 import { useCover } from '../cover-context'
-import { roleWords } from '../layers/role-words'
 
 const sheetRange = { min: mm(20), max: mm(20_000) }
 

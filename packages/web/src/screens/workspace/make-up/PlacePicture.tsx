@@ -26,8 +26,8 @@ const tall = 150
  * edges and middles. Nothing is shown for what has no ground of its own.
  */
 export function PlacePicture({ name, index, onPlace }: PlacePictureProps) {
-  const { planned, unit, division } = useCover()
-  const placed = planned.plan?.placed.find(entry => entry.extra === index)
+  const { shown, unit, division } = useCover()
+  const placed = shown.plan?.placed.find(entry => entry.extra === index)
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 3 } }))
   if (!placed) return null
   const scale = Math.min(wide / toMm(placed.ground.width), tall / toMm(placed.ground.height))

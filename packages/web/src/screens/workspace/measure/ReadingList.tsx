@@ -37,7 +37,8 @@ export function ReadingList({ thing, reading, onFocus }: ReadingListProps) {
   const { name, how } = readingWords[reading]
   const rows = Math.max(rowsAsked, taken.length, 1)
   const set = (index: number, entry: TypedReading | undefined) =>
-    change(`reading.${thing}.${reading}.${index}`, current =>
+    // Taking a reading out is no typing on.
+    change(entry === undefined ? oneStep : `reading.${thing}.${reading}.${index}`, current =>
       changeThing(current, thing, object => withReading(object, reading, index, entry)),
     )
   return (

@@ -1,11 +1,11 @@
 import { oneStep } from '../../../drafts/draft'
-import { applyRepair, type Notion, type Piece, type Unit } from '@snowdrift/core'
+import { applyRepair, type Notion, type Piece, type Unit, roleWords } from '@snowdrift/core'
 import { lit } from '../../../app/lit-slice'
 import { useAppDispatch, useAppSelector } from '../../../app/store'
 import { FindingNote } from '../../../parts/FindingNote'
 import { Length } from '../../../parts/Length'
-import { roleWords } from '../layers/role-words'
 import { useCover } from '../cover-context'
+import { NotYet } from '../NotYet'
 import { stationOf } from '../stations'
 import { FitTable } from './FitTable'
 import { Joinings } from './Joinings'
@@ -16,8 +16,7 @@ import { ReasonSum } from './ReasonSum'
 export function PiecesStation() {
   const { planned, unit, change } = useCover()
   const { plan } = planned
-  if (!plan)
-    return <p className="text-soft">The pieces are worked out as soon as everything needed is measured.</p>
+  if (!plan) return <NotYet>The pieces are worked out as soon as everything it needs can be read.</NotYet>
   const about = plan.findings.filter(finding => stationOf(finding) === 'pieces')
   return (
     <div className="grid gap-8">
