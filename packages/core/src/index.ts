@@ -102,7 +102,7 @@ export { customary, defaultTapeDivision, oneOf, units, type Unit } from './lengt
 export { typicalMaterials, type TypedMaterial } from './file/typical-materials.js'
 export { prints } from './material/material.js'
 export { roles, roleWords, type Role } from './material/role.js'
-export { objectKinds, spineShapes, type ObjectKind, type SpineShape } from './object/kind.js'
+export { objectKinds, spineShapes, usualSpine, type ObjectKind, type SpineShape } from './object/kind.js'
 export { readingStateWords, readingWords } from './object/reading-words.js'
 export {
   readingKeys,
@@ -111,7 +111,7 @@ export {
   type ReadingKey,
   type ReadingState,
 } from './object/reading.js'
-export { missingReadings, type ReadingChoice } from './object/required.js'
+export { askedReadings, missingReadings, type ReadingChoice } from './object/required.js'
 export { deriveUncertainty } from './object/uncertainty.js'
 export { describeUnplaced, layoutToJson, type LayoutJson, type UnplacedWords } from './file/layout-json.js'
 export { checkPinsTogether, readLayoutRequest } from './file/layout-request.js'

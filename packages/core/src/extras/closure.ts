@@ -1,12 +1,13 @@
 import { placePanels, totalWidth, type Face, type StripPoint } from '../families/strip.js'
 import type { Trait } from '../families/trait.js'
 import { add, negate, scale, subtract, zero, type Length } from '../length/length.js'
+import { deriveThickness } from '../object/derive.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
 import type { ExtraJob, Footprint } from './contract.js'
 
-/** How thick the closed thing is, as far as anybody measured it. */
+/** How thick the closed thing is, as far as its readings tell. */
 export function closedThickness(object: CoveredObject): Length {
-  return largestReading(object, 'thickness') ?? largestReading(object, 'contentsThickness') ?? zero
+  return deriveThickness(object) ?? largestReading(object, 'contentsThickness') ?? zero
 }
 
 /** A place at which a closure begins, and which way it leads off the cover. */

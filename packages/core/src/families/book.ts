@@ -1,10 +1,16 @@
 import { add, mm, scale, subtract, zero, type Length } from '../length/length.js'
 import { layerOf, outerOf, type Stack } from '../material/layer.js'
 import { turnOfCloth } from '../material/stand-off.js'
-import { deriveBoard, deriveInnerWidth, deriveSpineArc, deriveWrap } from '../object/derive.js'
+import {
+  deriveBoard,
+  deriveInnerWidth,
+  deriveSpineArc,
+  deriveThickness,
+  deriveWrap,
+} from '../object/derive.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
 import type { FlapStyle } from '../piece/flap.js'
-import { because, totalOf, type Reason } from '../piece/reason.js'
+import { because, type Reason } from '../piece/reason.js'
 import { plyOf, type Ply, type Section } from './section.js'
 import type { Panel } from './strip.js'
 
@@ -37,14 +43,9 @@ export function flapPanel(side: 'back' | 'front', width: Length): Panel {
   return { id: `${side}-flap`, name: `${side} flap`, kind: 'flap', width }
 }
 
-/** Thickness as read, or what the wrap leaves between the boards where nobody measured it. */
+/** Thickness as read, or what the wrap leaves between the boards; nothing where nobody can know it. */
 export function thicknessOf(object: CoveredObject): Length {
-  const read = largestReading(object, 'thickness')
-  if (read !== undefined) return read
-  const width = largestReading(object, 'width')
-  if (width === undefined) return zero
-  const left = subtract(totalOf(deriveWrap(object) ?? []), scale(width, 2))
-  return left > zero ? left : zero
+  return deriveThickness(object) ?? zero
 }
 
 /** The closed book in its cover, seen from the tail. */

@@ -1,14 +1,16 @@
 import type { Device } from '../fit/needed.js'
-import { add, mm, negate, subtract, zero, type Length } from '../length/length.js'
+import { add, mm, negate, scale, subtract, zero, type Length } from '../length/length.js'
 import type { Stack } from '../material/layer.js'
+import { deriveThickness } from '../object/derive.js'
+import { because, becauseRead, type Reason } from '../piece/reason.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
 import type { RequiredReadings } from '../object/required.js'
 import type { Suitability } from './contract.js'
 import { plyOf, type Closing, type Section } from './section.js'
 import type { Panel, StripArea } from './strip.js'
 
-/** Width along the mouth, height from the mouth down, thickness: what a pouch needs. */
-export const deviceReadings: RequiredReadings = [[['height']], [['width']], [['thickness']]]
+/** Width along the mouth, height from the mouth down, thickness or what it follows from: what a pouch needs. */
+export const deviceReadings: RequiredReadings = [[['height']], [['width']], [['thickness'], ['wrap']]]
 
 /** Target ease of pouches, sleeves and cases for devices. Source: docs/craft.md, Ease and verdict. */
 export const deviceEase = { width: mm(8), height: mm(10) }
@@ -18,8 +20,25 @@ export function deviceOf(object: CoveredObject, inside: Length): Device {
   return {
     height: largestReading(object, 'height') ?? zero,
     width: largestReading(object, 'width') ?? zero,
-    thickness: add(largestReading(object, 'thickness') ?? zero, inside),
+    thickness: add(deriveThickness(object) ?? zero, inside),
+    thick: (label, share = 1) => becauseThick(object, inside, label, share),
   }
+}
+
+/** The thickness as a part of a size: as read, or what the wrap leaves beside twice the width. */
+function becauseThick(
+  object: CoveredObject,
+  inside: Length,
+  label: string,
+  share: number,
+): readonly Reason[] {
+  const read = largestReading(object, 'thickness')
+  if (read !== undefined) return becauseRead(label, 'thickness', add(read, inside), share)
+  return [
+    ...becauseRead(`${label}: the wrap`, 'wrap', largestReading(object, 'wrap') ?? zero, share),
+    ...becauseRead('less the width, twice', 'width', largestReading(object, 'width') ?? zero, -2 * share),
+    ...because('pockets inside', scale(inside, share)),
+  ]
 }
 
 /** A pouch takes anything flat; a book in daily use rather wants a cover. */

@@ -45,7 +45,8 @@ describe('reading a cover file of every way of making', () => {
     expect(bare('sleeve')).to.deep.equal([
       'object.readings.height',
       'object.readings.width',
-      'object.readings.thickness',
+      // thickness, or the wrap that it follows from
+      'object.readings',
     ])
     expect(bare('board-cover')).to.deep.equal(['object.readings.pageHeight', 'object.readings.pageWidth'])
     expect(bare('zip-around')).to.deep.equal(['object.readings.height', 'object.readings'])

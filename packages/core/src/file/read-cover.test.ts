@@ -102,7 +102,7 @@ describe('reading a cover file', () => {
       [withReadings({ height: undefined }), /^object\.readings\.height: Still to measure: height/],
       [
         withReadings({ thickness: [] }),
-        /^object\.readings: Still to measure: wrap, or open width, or width and thickness/,
+        /^object\.readings: Still to measure: thickness, or wrap, or open width/,
       ],
     ]
     for (const [changes, expected] of cases) {

@@ -14,7 +14,12 @@ import {
 const sum = (reasons: readonly Reason[]) => toJsonMm(totalOf(reasons))
 const board = (millimetres: number) => ({ length: mm(millimetres), assumed: false })
 const wrap = because('wrap', mm(340))
-const device = { height: mm(170), width: mm(120), thickness: mm(10) }
+const device = {
+  height: mm(170),
+  width: mm(120),
+  thickness: mm(10),
+  thick: (label: string, share = 1) => because(label, mm(10 * share)),
+}
 
 describe('what is needed', () => {
   it('round and over a book', () => {

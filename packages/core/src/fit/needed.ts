@@ -34,32 +34,29 @@ export interface Device {
   readonly height: Length
   readonly width: Length
   readonly thickness: Length
+  /** So many times its thickness as a part of a size; once unless said. */
+  readonly thick: (label: string, share?: number) => readonly Reason[]
 }
 
 /** What a pouch of two walls needs across: W + T + π·s̄, with s̄ the mean stand-off of the walls. */
-export function neededAcrossPouch({ width, thickness }: Device, bulk: Length): readonly Reason[] {
+export function neededAcrossPouch({ width, thick }: Device, bulk: Length): readonly Reason[] {
   return [
     ...becauseRead('width of the device', 'width', width),
-    ...becauseRead('its thickness, half at each side', 'thickness', thickness),
+    ...thick('its thickness, half at each side'),
     ...becauseOfBulk('bulk of the walls round the sides', turnOfCloth(bulk)),
   ]
 }
 
 /** Down to the bottom seam: H + T/2 + (π/2)·s̄ under an open top, H + T + π·s̄ closed. */
 export function neededDownPouch(
-  { height, thickness }: Device,
+  { height, thick }: Device,
   bulk: Length,
   top: 'open' | 'closed',
 ): readonly Reason[] {
   const share = top === 'open' ? 1 / 2 : 1
   return [
     ...becauseRead('height of the device', 'height', height),
-    ...becauseRead(
-      top === 'open' ? 'half its thickness at the bottom' : 'its thickness',
-      'thickness',
-      thickness,
-      share,
-    ),
+    ...thick(top === 'open' ? 'half its thickness at the bottom' : 'its thickness', share),
     ...becauseOfBulk('bulk of the walls round the ends', scale(turnOfCloth(bulk), share)),
   ]
 }

@@ -1,9 +1,10 @@
 import { expect } from 'chai'
 import { mm, toMm, type Length } from '../length/length.js'
 import { totalOf } from '../piece/reason.js'
-import { deriveBoard, deriveInnerWidth, deriveSpineArc, deriveWrap } from './derive.js'
+import { deriveBoard, deriveInnerWidth, deriveSpineArc, deriveThickness, deriveWrap } from './derive.js'
+import { usualSpine } from './kind.js'
 import type { CoveredObject } from './reading.js'
-import { missingReadings, wrappedBookReadings } from './required.js'
+import { askedReadings, missingReadings, wrappedBookReadings } from './required.js'
 import { objectWith } from './testing/objects.js'
 import { deriveUncertainty } from './uncertainty.js'
 
@@ -51,6 +52,49 @@ describe('the effective wrap', () => {
   })
 })
 
+describe('the thickness', () => {
+  it('is what was read, before all', () => {
+    expect(inMm(deriveThickness(objectWith({ thickness: 21, width: 150, wrap: 330 })))).to.equal(21)
+  })
+  it('is else what the wrap leaves beside both boards, less for the round of a spine', () => {
+    // 322 − 2·150 = 22; 22/1.07 = 20.56
+    expect(inMm(deriveThickness(objectWith({ width: 150, wrap: 322 })))).to.equal(22)
+    expect(inMm(deriveThickness(objectWith({ width: 150, openWidth: 318 })))).to.equal(18)
+    expect(inMm(deriveThickness(objectWith({ width: 150, wrap: 322 }, { spine: 'rounded' })))).to.be.closeTo(
+      20.56,
+      0.005,
+    )
+    // a wrap that is impossible leaves nothing
+    expect(inMm(deriveThickness(objectWith({ width: 170, wrap: 322 })))).to.equal(0)
+  })
+  it('is unknown where neither tells', () => {
+    expect(deriveThickness(objectWith({ wrap: 322 }))).to.equal(undefined)
+    expect(deriveThickness(objectWith({ width: 150 }))).to.equal(undefined)
+  })
+})
+
+describe('what is still to be measured', () => {
+  const asked = (readings: Parameters<typeof objectWith>[0], spine: 'flat' | 'coil' = 'flat') =>
+    askedReadings(objectWith(readings, { spine }), wrappedBookReadings)
+  it('leaves out what was read, and names what was begun first', () => {
+    expect(asked({ height: 240, width: 160 })).to.deep.equal([[['thickness'], ['wrap'], ['openWidth']]])
+    expect(asked({ height: 240 })).to.deep.equal([[['wrap'], ['openWidth'], ['width', 'thickness']]])
+    expect(asked({ height: 240, width: 160, thickness: 20 })).to.deep.equal([])
+  })
+  it('asks for the coil of a thing that hangs on one, unless the tape went round it', () => {
+    const sides = { height: 240, width: 160, thickness: 20 }
+    expect(asked(sides, 'coil')).to.deep.equal([[['coilDiameter'], ['wrap']]])
+    expect(asked({ ...sides, coilDiameter: 25 }, 'coil')).to.deep.equal([])
+    expect(asked({ ...sides, wrap: 350 }, 'coil')).to.deep.equal([])
+    // a plan can be had without, as the file format has it
+    expect(missingReadings(objectWith(sides, { spine: 'coil' }), wrappedBookReadings)).to.deep.equal([])
+  })
+  it('knows the spine that a kind usually has', () => {
+    expect(usualSpine('planner')).to.equal('coil')
+    expect(usualSpine('hardcover')).to.equal('flat')
+  })
+})
+
 describe('the board', () => {
   it('is what was read, or what the kind usually has', () => {
     expect(deriveBoard(objectWith({ boardThickness: 3 }))).to.deep.equal({ length: mm(3), assumed: false })
@@ -78,7 +122,7 @@ describe('required readings', () => {
   })
   it('are named where they are missing', () => {
     const open = missingReadings(objectWith({ width: 150 }), wrappedBookReadings)
-    expect(open).to.deep.equal([[['height']], [['wrap'], ['openWidth'], ['width', 'thickness']]])
+    expect(open).to.deep.equal([[['height']], [['thickness'], ['wrap'], ['openWidth']]])
   })
 })
 

@@ -53,6 +53,21 @@ export function deriveWrap(object: CoveredObject): readonly Reason[] | undefined
   return deriveWrapFromSides(object)
 }
 
+/**
+ * How thick the closed thing is: as read, or what the wrap (else the open width) leaves beside both boards, over 1.07
+ * where the spine is rounded. Undefined where the readings do not give it. Source: docs/craft.md, Derived sizes.
+ */
+export function deriveThickness(object: CoveredObject): Length | undefined {
+  const read = largestReading(object, 'thickness')
+  if (read !== undefined) return read
+  const width = largestReading(object, 'width')
+  const round = largestReading(object, 'wrap') ?? largestReading(object, 'openWidth')
+  if (width === undefined || round === undefined) return undefined
+  const arc = subtract(round, scale(width, 2))
+  if (arc <= zero) return zero
+  return object.spine === 'rounded' ? scale(arc, 1 / 1.07) : arc
+}
+
 export interface Board {
   readonly length: Length
   /** Nobody measured it. */

@@ -21,7 +21,7 @@ export const readingWords: Readonly<Record<ReadingKey, ReadingWords>> = {
   },
   wrap: {
     name: 'Wrap',
-    how: 'Tape round the closed book: front fore-edge, over the spine, to the back fore-edge. Keep the leaf block upright.',
+    how: 'Tape round the closed book: front fore-edge, over the spine, to the back fore-edge. Keep the leaf block upright. A device: from one edge across it, round the other edge and back behind; its thickness follows.',
   },
   openWidth: { name: 'Open width', how: 'Lying open and flat, fore-edge to fore-edge.' },
   boardThickness: { name: 'Board thickness', how: 'One cover board, pinched at its fore-edge.' },

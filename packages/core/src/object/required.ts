@@ -12,8 +12,31 @@ export const wrappedBookReadings: RequiredReadings = [
   [['wrap'], ['openWidth'], ['width', 'thickness']],
 ]
 
-/** The choices that the object's readings leave open; empty when everything needed was read. */
+/**
+ * The choices that the object's readings leave open, without what was read of them and what is begun first: with the
+ * width read, thickness alone will do. Empty when everything needed was read.
+ */
 export function missingReadings({ readings }: CoveredObject, required: RequiredReadings): RequiredReadings {
   const has = (key: ReadingKey) => (readings[key]?.length ?? 0) > 0
-  return required.filter(choice => !choice.some(way => way.every(has)))
+  return required
+    .filter(choice => !choice.some(way => way.every(has)))
+    .map(choice =>
+      choice
+        .map(way => ({ left: way.filter(key => !has(key)), begun: way.some(has) }))
+        .toSorted((one, other) => Number(other.begun) - Number(one.begun))
+        .map(({ left }) => left),
+    )
+}
+
+/**
+ * What a maker is asked for beside what a plan must have: a coil stands proud of the covers, and without its diameter
+ * the cover comes out short. A wrap or an open width has gone round it already.
+ */
+export function askedReadings(object: CoveredObject, required: RequiredReadings): RequiredReadings {
+  const { readings, spine } = object
+  const missing = missingReadings(object, required)
+  const isWrapped = required === wrappedBookReadings && spine === 'coil'
+  const settled = readings.coilDiameter ?? readings.wrap ?? readings.openWidth
+  if (!isWrapped || settled || !readings.width) return missing
+  return [...missing, [['coilDiameter'], ['wrap']]]
 }

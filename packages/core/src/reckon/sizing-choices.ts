@@ -4,7 +4,7 @@ import { readDraft } from '../file/read-cover.js'
 import { formatLength } from '../length/format.js'
 import { subtract, type Length } from '../length/length.js'
 import { plan, type Plan } from '../plan.js'
-import { missingReadings } from '../object/required.js'
+import { askedReadings } from '../object/required.js'
 import { clothArea } from './cloth.js'
 
 /** One way to find the size of a cover, and what it comes to on this thing with these layers. */
@@ -110,6 +110,6 @@ export function readPlannable(file: CoverFile): Cover | undefined {
   const draft = readDraft(file)
   if (!draft.ok) return undefined
   const { objects, family } = draft.value
-  const waits = objects.some(object => missingReadings(object, family.requiredReadings).length > 0)
+  const waits = objects.some(object => askedReadings(object, family.requiredReadings).length > 0)
   return waits ? undefined : draft.value
 }

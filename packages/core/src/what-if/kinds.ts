@@ -19,6 +19,7 @@ const cutShort: WhatIf = {
   happens: (planned, say) => `Every piece of the cover is cut ${say(eighth(planned))} short, both ways.`,
   cannot: () => undefined,
   cutsOff: (fit, planned) => (followsCut(fit) ? eighth(planned) : zero),
+  everyPiece: eighth,
 }
 
 const wideSeam: WhatIf = {

@@ -40,6 +40,8 @@ describe('what if', () => {
     ).to.deep.equal([
       ['outer', 359, 'slip'],
       ['lining', 359, 'slip'],
+      // every piece, the flaps too: 172 − 3
+      ['flap', 169, 'slip'],
     ])
   })
 
@@ -109,6 +111,19 @@ describe('what if', () => {
   it('several go wrong together', () => {
     // 5.72373 − 3 − 6 − 20
     expect(easeOf(slip(), 'wide-seam', 'cut-short', 'forgot-spine')[0]).to.equal(-23.2763)
+  })
+
+  it('sides swapped and the spine forgotten cut shorter than sides swapped alone, by the spine', () => {
+    const outerOf = (...ids: WhatIfId[]) => {
+      const piece = outcome(slip(), ...ids).pieces.find(({ id }) => id === 'outer')
+      return [toJsonMm(piece?.width ?? (0 as never)), toJsonMm(piece?.height ?? (0 as never))]
+    }
+    // 2·240 + 20 + 2 + 1.27627 + 5 + 13 = 521.27627 → 522; 160 + 21.37445 = 181.37 → 182
+    expect(outerOf('swapped-sides')).to.deep.equal([522, 182])
+    expect(outerOf('swapped-sides', 'forgot-spine')).to.deep.equal([502, 182])
+    expect(outerOf('swapped-sides', 'forgot-spine', 'cut-short')).to.deep.equal([499, 179])
+    // the flap is no part of what lies round the spine
+    expect(outcome(slip(), 'forgot-spine').pieces.map(({ id }) => id)).to.deep.equal(['outer', 'lining'])
   })
 
   it('says why some cannot happen', () => {

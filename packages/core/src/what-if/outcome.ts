@@ -1,6 +1,6 @@
 import type { Cover } from '../file/cover.js'
 import { refit, type Fit } from '../fit/fit.js'
-import { add, subtract, zero, type Length } from '../length/length.js'
+import { add, longest, subtract, zero, type Length } from '../length/length.js'
 import type { Piece } from '../piece/piece.js'
 import { plan, type Plan } from '../plan.js'
 import { missingIn, whatIfs } from './kinds.js'
@@ -74,25 +74,26 @@ function cutOff(fit: Fit, planned: Planned, happening: readonly WhatIf[]): Lengt
   return add(...happening.map(({ cutsOff }) => cutsOff?.(fit, planned) ?? zero))
 }
 
-/** What lies on the table after a slip: the pieces as large as the body, smaller by what was cut off. */
+/** The plies that lie round the thing, and are cut short with it. */
+const body: readonly string[] = ['outer', 'lining', 'interfacing', 'padding', 'underlining']
+
+/** What lies on the table after the slips, all of them together: cut by a mistaken plan, and from that what was cut off. */
 function slips(planned: Planned, happening: readonly WhatIf[], cut: Plan): readonly PieceChange[] {
-  const { pieces } = planned.plan
-  if (happening.some(({ mistaken }) => mistaken)) return changes(pieces, cut.pieces, 'slip')
-  if (!happening.some(({ cutsOff }) => cutsOff)) return []
+  const short = add(...happening.map(({ everyPiece }) => everyPiece?.(planned) ?? zero))
   const lost = (direction: 'width' | 'height') => {
     const fit = fitIn(planned.plan, direction)
-    return fit ? cutOff(fit, planned, happening) : zero
+    const forgotten = happening.filter(({ everyPiece }) => !everyPiece)
+    return fit ? cutOff(fit, planned, forgotten) : zero
   }
-  const outer = pieces.find(({ id }) => id === 'outer')
-  return pieces
-    .filter(({ width, height }) => width.cut === outer?.width.cut && height.cut === outer.height.cut)
-    .map(piece => ({
-      id: piece.id,
-      planned: piece,
-      width: subtract(piece.width.cut, lost('width')),
-      height: subtract(piece.height.cut, lost('height')),
-      why: 'slip',
-    }))
+  const [lostWidth, lostHeight] = [lost('width'), lost('height')]
+  return planned.plan.pieces.flatMap(piece => {
+    const { width, height } = cut.pieces.find(({ id }) => id === piece.id) ?? piece
+    const isBody = body.includes(piece.id)
+    const left = (size: Length, off: Length) => longest(zero, subtract(size, add(short, isBody ? off : zero)))
+    const [wide, high] = [left(width.cut, lostWidth), left(height.cut, lostHeight)]
+    if (wide === piece.width.cut && high === piece.height.cut) return []
+    return [{ id: piece.id, planned: piece, width: wide, height: high, why: 'slip' }]
+  })
 }
 
 /** How the pieces would be cut by somebody who knew. */
@@ -103,17 +104,10 @@ function instead(planned: Planned, happening: readonly WhatIf[]): readonly Piece
     (followed, { really, allowed }) => allowed?.(followed, planned) ?? really?.(followed) ?? followed,
     planned.cover,
   )
-  return changes(planned.plan.pieces, plan(cover).pieces, 'instead')
-}
-
-function changes(
-  before: readonly Piece[],
-  after: readonly Piece[],
-  why: PieceChange['why'],
-): readonly PieceChange[] {
-  return before.flatMap(piece => {
-    const now = after.find(({ id }) => id === piece.id)
+  const { pieces } = plan(cover)
+  return planned.plan.pieces.flatMap(piece => {
+    const now = pieces.find(({ id }) => id === piece.id)
     if (!now || (now.width.cut === piece.width.cut && now.height.cut === piece.height.cut)) return []
-    return [{ id: piece.id, planned: piece, width: now.width.cut, height: now.height.cut, why }]
+    return [{ id: piece.id, planned: piece, width: now.width.cut, height: now.height.cut, why: 'instead' }]
   })
 }

@@ -37,6 +37,8 @@ export interface WhatIf {
   readonly mistaken?: (cover: Cover) => Cover
   /** What a slip of the shears takes of a size. */
   readonly cutsOff?: (fit: Fit, planned: Planned) => Length
+  /** It takes so much of every piece, whatever it is; left out where only what lies round the thing is cut short. */
+  readonly everyPiece?: (planned: Planned) => Length
   /** What becomes of a finished size beside that. */
   readonly finishes?: (finished: Length, fit: Fit, planned: Planned) => Length
   /** What quilting takes of the size, where it is left to chance. */

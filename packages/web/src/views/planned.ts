@@ -1,6 +1,6 @@
 import {
+  askedReadings,
   checkReadings,
-  missingReadings,
   plan,
   readUnfinished,
   type Cover,
@@ -38,7 +38,7 @@ export function plannedOf(file: CoverFile): Planned {
 function work(file: CoverFile): Planned {
   const { cover, unread, faults } = readUnfinished(file)
   if (!cover) return { missing: [], issues: faults, findings: [] }
-  const missing = cover.objects.flatMap(object => missingReadings(object, cover.family.requiredReadings))
+  const missing = cover.objects.flatMap(object => askedReadings(object, cover.family.requiredReadings))
   if (missing.length > 0 || unread.length > 0)
     return { cover, missing: besides(missing, unread), issues: unread, findings: checksOf(cover) }
   const planned = plan(cover)

@@ -1,4 +1,4 @@
-import type { Fit, Verdict } from '@snowdrift/core'
+import { severityOf, type Fit, type Plan, type Verdict } from '@snowdrift/core'
 
 export const verdictWords: Readonly<Record<Verdict, string>> = {
   'will-not-go': 'will not go on',
@@ -33,4 +33,31 @@ export const verdictTone: Readonly<Record<Verdict, string>> = {
   easy: 'text-good',
   roomy: 'text-ink',
   baggy: 'text-caution',
+}
+
+export interface Headline {
+  readonly words: string
+  readonly tone: string
+}
+
+/**
+ * What is to be said of a cover first: of a series whom it serves, where it does not serve all; else the worse of its
+ * directions; where a fit has no meaning, whether it can be made.
+ */
+export function headlineOf({ fits, serves = [], findings }: Plan): Headline {
+  const served = serves.filter(({ reason }) => reason === undefined).length
+  const verdict = worstVerdict(fits)
+  if (verdict === 'will-not-go') return { words: verdictWords[verdict], tone: verdictTone[verdict] }
+  if (served < serves.length)
+    return { words: sayServed(served, serves.length), tone: served === 0 ? 'text-bad' : 'text-caution' }
+  if (verdict) return { words: verdictWords[verdict], tone: verdictTone[verdict] }
+  const cannot = findings.some(({ code }) => severityOf[code] === 'error')
+  return cannot
+    ? { words: 'cannot be made like this', tone: 'text-bad' }
+    : { words: 'made to measure', tone: 'text-good' }
+}
+
+function sayServed(served: number, books: number): string {
+  if (books === 1) return 'does not serve its book'
+  return served === 0 ? `serves none of ${books} books` : `serves ${served} of ${books} books`
 }

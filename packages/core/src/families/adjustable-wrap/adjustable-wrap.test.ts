@@ -103,6 +103,31 @@ describe('whom an adjustable wrap serves', () => {
     )
   })
 
+  it('offers the free end that serves the most, where one serves more', () => {
+    // the whole room, 150, serves the thicker only; 144 + 0.72 lies behind the strap’s 144, and leaves 8 more: 152.7
+    // is over 150 + 1. Before the strap: 92 leaves 92.7 and 100.7, both up to 100 + 1
+    const plan = wrapFor([book(), book({ thickness: '12 mm' })])
+    const { repair } = findingOf(plan, 'book-not-served')
+    expect(repair).to.include({ kind: 'set-option', option: 'freeFlap' })
+    const length = repair?.kind === 'set-option' ? repair.length / 320 : 0
+    const mended = wrapFor([book(), book({ thickness: '12 mm' })], { options: { freeFlap: `${length} mm` } })
+    expect(servesOf(mended)?.map(([, how]) => how)).to.deep.equal(['served', 'served'])
+    expect(codesOf(mended)).not.to.include('book-not-served')
+  })
+
+  it('offers a shorter fixed flap where no free end helps, and nothing where no size does', () => {
+    const options = { freeFlap: '90 mm', fixedFlap: '160 mm' }
+    // the board takes 160 − 10 = 150
+    expect(findingOf(wrapFor([book()], { options }), 'book-not-served').repair).to.deep.equal({
+      kind: 'set-option',
+      option: 'fixedFlap',
+      name: 'fixed flap',
+      length: 150 * 320,
+    })
+    const low = wrapFor([book(), book({ height: '220 mm' })])
+    expect(findingOf(low, 'book-not-served').repair).to.equal(undefined)
+  })
+
   it('says when the strap would lie on the fold', () => {
     // between 100 and 144 the strap is on it
     expect(servesOf(wrapFor([book()], { options: { freeFlap: '120 mm' } }))?.[0]?.[1]).to.equal(

@@ -8,9 +8,10 @@ import { piled, type Joining } from '../joining.js'
 import { plyOf } from '../section.js'
 import { caughtIn, flapPlies, seamBulk } from '../seam.js'
 import { serveBooks, type ServedBook } from './books.js'
-import { options, resolveOptions, type AdjustableWrapOptions } from './options.js'
+import { options, resolveOptions, type AdjustableWrapOptions, type ResolvedOptions } from './options.js'
 import { cutPieces } from './pieces.js'
-import { sizeBody } from './size.js'
+import { serveMore } from './serve-more.js'
+import { sizeBody, type Body } from './size.js'
 import { keepRooms } from './rooms.js'
 import { layStrip } from './strip.js'
 import { suits, words } from './words.js'
@@ -50,7 +51,7 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
       notions: [],
       standOff: { body: body.bulk, flap: body.bulk },
       fits: [body.fitHeight],
-      findings: [...checkFit(body.fitHeight), ...served.flatMap(checkServed)],
+      findings: [...checkFit(body.fitHeight), ...checkServed(job, resolved, body, served)],
       seams: [seamBulk('seam at the strap', caughtIn(stack, seam), flapPlies(stack, 'folded'))],
       clearances: keepRooms(job, body, resolved),
       serves: served.map(({ book, free, reason }) => ({ book, free, ...(reason && { reason }) })),
@@ -61,9 +62,26 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
   },
 })
 
-function checkServed({ book, reason, found, limit }: ServedBook): readonly Finding[] {
-  if (!reason) return []
-  return findingWhen(true, 'book-not-served', 'option:freeFlap', { book, reason, found, limit })
+/** What mends the most of them stands once, beside the first. */
+function checkServed(
+  job: Job<AdjustableWrapOptions>,
+  options: ResolvedOptions,
+  body: Body,
+  served: readonly ServedBook[],
+): readonly Finding[] {
+  const left = served.filter(({ reason }) => reason !== undefined)
+  const repair = left.length > 0 ? serveMore(job, options, body) : undefined
+  return left.flatMap(({ book, reason, found, limit }, index) =>
+    reason
+      ? findingWhen(
+          true,
+          'book-not-served',
+          'option:freeFlap',
+          { book, reason, found, limit },
+          index === 0 ? repair : undefined,
+        )
+      : [],
+  )
 }
 
 function joinings({ stack }: Job<AdjustableWrapOptions>): readonly Joining[] {

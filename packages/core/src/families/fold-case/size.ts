@@ -69,7 +69,7 @@ function neededFor({ object, stack, inside, told }: Job<FoldCaseOptions>, bulk: 
   return {
     width: [
       ...becauseRead('width of the device', 'width', device.width),
-      ...becauseRead('its thickness', 'thickness', device.thickness),
+      ...device.thick('its thickness'),
       ...becauseOfBulk(
         'bulk of case and pocket round the sides',
         turnOfCloth(scale(add(bulk, pocket), 1 / 2)),
@@ -78,8 +78,8 @@ function neededFor({ object, stack, inside, told }: Job<FoldCaseOptions>, bulk: 
     ],
     length: [
       ...becauseRead('height of the device, twice', 'height', device.height, 2),
-      ...becauseRead('half its thickness at each end', 'thickness', device.thickness),
-      ...becauseRead('its thickness at the fold', 'thickness', device.thickness),
+      ...device.thick('half its thickness at each end'),
+      ...device.thick('its thickness at the fold'),
       ...becauseOfBulk('bulk round the fold', turnOfCloth(bulk)),
       ...becauseTried(told.height === undefined ? undefined : scale(told.height, 2)),
     ],

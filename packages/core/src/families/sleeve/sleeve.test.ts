@@ -33,6 +33,23 @@ describe('a turned, quilted sleeve', () => {
     expect(toJsonMm(fitOf(plan, 'height').needed)).to.equal(178.2299)
   })
 
+  it('takes the thickness off the wrap where nobody could lay calipers on it', () => {
+    // 120 + (250 − 2·120) + 6.4599: the same; its reasons say where it comes from
+    const wrapped = planFrom(
+      file({ object: { kind: 'tablet', readings: { height: ['170'], width: ['120'], wrap: ['250'] } } }),
+    )
+    expect(toJsonMm(fitOf(wrapped, 'width').needed)).to.equal(136.4599)
+    expect(toJsonMm(fitOf(wrapped, 'height').needed)).to.equal(178.2299)
+    const errs = fitOf(wrapped, 'width').errs.flatMap(({ cause }) =>
+      cause?.kind === 'reading' ? [cause] : [],
+    )
+    expect(errs.map(({ key, times }) => [key, times])).to.deep.equal([
+      ['width', 1],
+      ['wrap', 1],
+      ['width', -2],
+    ])
+  })
+
   it('sizes the lining, padding caught in the seam', () => {
     // r = 0.5 + 1: 136.4599 + 8 + 12 + 3 = 159.4599 → 160; 178.2299 + 10 + 15 = 203.2299 → 204
     expect(exactOf(plan, 'lining')).to.deep.equal([159.4599, 203.2299])

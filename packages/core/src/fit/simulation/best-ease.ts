@@ -39,6 +39,19 @@ export function findBestEase(chances: readonly number[]): number {
   return Math.max(0, good >= 0 ? good : chances.indexOf(Math.max(...chances))) * easeStepMm
 }
 
+/** Shares that differ by less are as good as each other. */
+const asGood = 0.001
+
+/**
+ * Of shares by target ease, the middle of the targets that are as good as the best; millimetres. Where the shares are of
+ * makes that come out snug or easy, that is the most comfortable ease. Of no shares, 0.
+ */
+export function findMiddleEase(shares: readonly number[]): number {
+  const best = Math.max(...shares)
+  const good = shares.flatMap((share, step) => (share >= best - asGood ? [step] : []))
+  return (good[Math.floor((good.length - 1) / 2)] ?? 0) * easeStepMm
+}
+
 /**
  * By step: how many errors lie below `fromMm` less that many steps, or at it where it is included. Counted in one pass
  * by the last step that still holds, then summed from the far end.

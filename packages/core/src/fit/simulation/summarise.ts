@@ -3,7 +3,7 @@ import { toMm } from '../../length/length.js'
 import type { Clearance } from '../clearance.js'
 import type { Fit } from '../fit.js'
 import type { Verdict } from '../verdict.js'
-import { chanceByEase, findBestEase } from './best-ease.js'
+import { chanceByEase, findBestEase, findMiddleEase } from './best-ease.js'
 import type { Makes } from './makes.js'
 import type { Gauge } from './model.js'
 import { countHistogram, countVerdicts, keepWithin, shareOf, type Histogram } from './odds.js'
@@ -30,7 +30,10 @@ export interface DirectionOdds {
   /** Standard deviation of the ease. */
   readonly spreadMm: number
   readonly histogram: Histogram
+  /** The tightest ease that goes as good as always. */
   readonly bestEaseMm: number
+  /** The ease at which the most makes come out snug or easy. */
+  readonly comfortableEaseMm: number
   /** First-try chance by this direction’s ease, from 0 in steps of `easeStepMm`, the other as it is planned. */
   readonly chanceByEase: readonly number[]
 }
@@ -70,6 +73,9 @@ export function summarise(
       spreadMm: spreadOf(gauges[index] ?? noGauge, decided[index] ?? []),
       histogram: countHistogram(valuesMm),
       bestEaseMm: findBestEase(chanceByEase({ valuesMm, plannedMm, kept: all }, { ...limits, giveMm: 0 })),
+      comfortableEaseMm: findMiddleEase(
+        chanceByEase({ valuesMm, plannedMm, kept: all }, { giveMm: -limits.snugMm, topMm: limits.roomyMm }),
+      ),
       chanceByEase: chanceByEase({ valuesMm, plannedMm, kept: others }, limits),
     }
   })

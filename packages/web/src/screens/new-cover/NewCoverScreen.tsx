@@ -1,4 +1,4 @@
-import { objectKinds, type ObjectKind, type ThingRow } from '@snowdrift/core'
+import { objectKinds, usualSpine, type ObjectKind, type ThingRow } from '@snowdrift/core'
 import type { SubmitEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import {
@@ -58,7 +58,9 @@ function NewThingFields({ form, change, done }: KeptForm<NewThingForm>) {
   const submit = async (event: SubmitEvent) => {
     event.preventDefault()
     const title = name.trim() || kindWords[kind].name
-    const body = { name: title, unit: begin.unit, object: { kind, readings: {} } }
+    const spine = usualSpine(kind)
+    const object = { kind, ...(spine !== 'flat' && { spine }), readings: {} }
+    const body = { name: title, unit: begin.unit, object }
     const created = await createThing({ id: thingId, body })
     const thing = created.data ?? (madeBefore(created.error) as ThingRow | undefined)
     if (thing) await begin.coverFor(thing, coverId, done)

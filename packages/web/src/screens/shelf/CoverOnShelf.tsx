@@ -9,7 +9,7 @@ import { refOf } from '../../drafts/kinds'
 import { severityWords } from '../../parts/FindingNote'
 import { gravestOf } from '../../parts/severity'
 import { plannedOf, type Planned } from '../../views/planned'
-import { verdictTone, verdictWords, worstVerdict } from '../../views/verdict-words'
+import { headlineOf } from '../../views/verdict-words'
 import { ClosedCover } from './ClosedCover'
 import { DeleteButton } from './DeleteButton'
 import { ShelfPlace } from './ShelfPlace'
@@ -45,16 +45,12 @@ function Summary({ planned }: { readonly planned: Planned }) {
   if (issues.length > 0) return <span className="text-bad">something in it cannot be read</span>
   if (!plan)
     return <span className="text-soft">{missing.length > 0 ? 'waits for the tape' : 'not planned'}</span>
-  const verdict = worstVerdict(plan.fits)
+  const { words, tone } = headlineOf(plan)
   const gravest = gravestOf(plan.findings)
   const count = plan.findings.length
   return (
     <>
-      {verdict ? (
-        <span className={verdictTone[verdict]}>{verdictWords[verdict]}</span>
-      ) : (
-        <span className="text-good">made to measure</span>
-      )}
+      <span className={tone}>{words}</span>
       {gravest && (
         <span className="text-soft" title={severityWords[gravest]}>
           {' '}

@@ -1,14 +1,5 @@
-import {
-  drawEndOn,
-  drawStrip,
-  sayProperly,
-  severityOf,
-  type Face,
-  type Plan,
-  type Unit,
-} from '@snowdrift/core'
+import { drawEndOn, drawStrip, sayProperly, type Face, type Plan, type Unit } from '@snowdrift/core'
 import { useMemo, useState } from 'react'
-import { Length } from '../../parts/Length'
 import { Toggle } from '../../parts/Toggle'
 import { DrawingView } from '../../views/DrawingView'
 import { textScaleFor } from '../../views/text-scale'
@@ -54,7 +45,7 @@ function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) 
   return (
     <div className="flex h-full flex-col gap-2 px-4 py-2 lg:py-4">
       <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
-        <PlanLine plan={plan} unit={unit} />
+        <FitLine plan={plan} unit={unit} />
         <Toggle
           label="Seen from"
           value={face}
@@ -70,24 +61,6 @@ function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) 
       <EndOnPicture plan={plan} unit={unit} className="contain-content max-lg:hidden lg:flex-[3]" />
       <Legend plan={plan} />
     </div>
-  )
-}
-
-/** Whether it fits; where a fit has no meaning, what is cut. */
-function PlanLine({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
-  const outer = plan.pieces.find(({ id }) => id === 'outer')
-  if (plan.fits.length > 0 || !outer) return <FitLine fits={plan.fits} unit={unit} />
-  const cannot = plan.findings.some(({ code }) => severityOf[code] === 'error')
-  return (
-    <p role="status" aria-label="Fit" className="flex flex-wrap items-baseline gap-x-4">
-      <span className={`text-xl font-semibold sm:text-2xl ${cannot ? 'text-bad' : 'text-good'}`}>
-        {cannot ? 'Cannot be made like this' : 'Made to measure'}
-      </span>
-      <span className="text-soft max-sm:text-sm">
-        outer <Length value={outer.width.cut} unit={unit} bare /> ×{' '}
-        <Length value={outer.height.cut} unit={unit} />
-      </span>
-    </p>
   )
 }
 

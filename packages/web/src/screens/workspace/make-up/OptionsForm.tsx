@@ -42,9 +42,9 @@ export function OptionsForm() {
         division={division}
         onChange={(key, value) => change(`option.${key}`, current => withOption(current, key, value))}
         below={key =>
-          findingsAbout(planned, `option:${key}`).map(finding => (
+          findingsAbout(planned, `option:${key}`).map((finding, index) => (
             <FindingNote
-              key={finding.code}
+              key={`${finding.code} ${index}`}
               finding={finding}
               unit={unit}
               onRepair={repair => change(oneStep, current => applyRepair(current, repair))}

@@ -2,7 +2,7 @@ import { describeDifferences, type CoverFile, type SizingChoice, type Unit } fro
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
 import { clothLength, usualCloth } from '../../../views/cloth-words'
-import { verdictTone, verdictWords, worstVerdict } from '../../../views/verdict-words'
+import { headlineOf, verdictTone, verdictWords } from '../../../views/verdict-words'
 import { useCover } from '../cover-context'
 import { sharedScale, SmallStrip } from './SmallStrip'
 
@@ -69,7 +69,7 @@ interface RowProps {
 function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
   const { id, name, reason, price, plan, outerArea } = choice
   const outer = plan.pieces.find(piece => piece.id === 'outer')
-  const verdict = worstVerdict(plan.fits)
+  const { words, tone } = headlineOf(plan)
   const differs = inUse && !chosen ? describeDifferences(choice, inUse) : []
   return (
     <tr className="border-t border-rule align-top has-checked:bg-thread-soft" data-recipe={id}>
@@ -86,7 +86,7 @@ function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
           <SmallStrip plan={plan} scale={scale} label={`${name}, laid flat`} />
           <span className="grid content-start gap-0.5">
             <span className="font-medium">{name}</span>
-            {verdict && <span className={`text-sm ${verdictTone[verdict]}`}>{verdictWords[verdict]}</span>}
+            <span className={`text-sm ${tone}`}>{words}</span>
           </span>
         </label>
         <details className="mt-1 pl-6 text-sm text-soft">

@@ -12,7 +12,7 @@ import { Button } from '../../../parts/Button'
 import { Fractions } from '../../../parts/Fractions'
 import { describeCloth } from '../../../views/cloth-words'
 import { plannedOf, type Planned } from '../../../views/planned'
-import { verdictTone, verdictWords, worstVerdict } from '../../../views/verdict-words'
+import { headlineOf } from '../../../views/verdict-words'
 import { useCover } from '../cover-context'
 import { sharedScale, SmallStrip } from './SmallStrip'
 import { difficultyWords } from './way-words'
@@ -106,10 +106,10 @@ function WayRow({ way, unit, scale, chosen, onChoose }: WayRowProps) {
 function Outcome({ planned: { plan, missing }, unit }: { readonly planned: Planned; readonly unit: Unit }) {
   if (!plan)
     return missing.length > 0 ? <>Still to measure: {missing.map(describeChoice).join('; ')}.</> : null
-  const verdict = worstVerdict(plan.fits)
+  const { words, tone } = headlineOf(plan)
   return (
     <>
-      {verdict && <span className={verdictTone[verdict]}>{verdictWords[verdict]}, </span>}
+      <span className={tone}>{words}</span>,{' '}
       <Fractions text={describeCloth(clothArea(plan.pieces, 'outer'), unit)} />.
     </>
   )

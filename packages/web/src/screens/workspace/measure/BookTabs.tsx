@@ -1,4 +1,12 @@
-import { changeThing, findFamily, listThings, removeThing } from '@snowdrift/core'
+import {
+  changeThing,
+  families,
+  findFamily,
+  listThings,
+  removeThing,
+  switchFamily,
+  type CoveredObject,
+} from '@snowdrift/core'
 import { Plus, X } from 'lucide-react'
 import { oneStep } from '../../../drafts/draft'
 import { Button } from '../../../parts/Button'
@@ -9,18 +17,34 @@ interface BookTabsProps {
   readonly onChoose: (thing: number) => void
 }
 
-/** The books of a series, where one cover may serve several. */
+/** The books of a series, where one cover may serve several; and the way from one book to more. */
 export function BookTabs({ thing, onChoose }: BookTabsProps) {
   const { file, planned, change } = useCover()
-  if (!findFamily(file.family)?.severalObjects) return null
   const things = listThings(file)
+  const serving = findFamily(file.family)?.severalObjects
+    ? file.family
+    : familyForSeveral(planned.cover?.object)
+  if (!serving) return null
   const add = () => {
-    const like = things.at(-1)
+    const { kind, spine } = things.at(-1) ?? { kind: 'hardcover' as const, spine: undefined }
     change(oneStep, current =>
-      changeThing(current, things.length, () => ({ kind: like?.kind ?? 'hardcover', readings: {} })),
+      changeThing(
+        current.family === serving ? current : switchFamily(current, serving),
+        things.length,
+        () => ({ kind, ...(spine && { spine }), readings: {} }),
+      ),
     )
     onChoose(things.length)
   }
+  if (serving !== file.family)
+    return (
+      <div className="flex flex-wrap items-center gap-x-3 text-sm text-soft">
+        <Button look="quiet" className="!px-1" onClick={add}>
+          <Plus className="size-4" aria-hidden /> Another book
+        </Button>
+        One cover for several books: it becomes {findFamily(serving)?.words.name.toLowerCase()}.
+      </div>
+    )
   const remove = () => {
     change(oneStep, current => removeThing(current, thing))
     onChoose(Math.max(0, thing - 1))
@@ -54,4 +78,9 @@ export function BookTabs({ thing, onChoose }: BookTabsProps) {
       </div>
     </div>
   )
+}
+
+/** The way of making that serves several such things with one cover, where there is one. */
+function familyForSeveral(object: CoveredObject | undefined): string | undefined {
+  return object && families.find(family => family.severalObjects && family.suits(object).suits)?.id
 }

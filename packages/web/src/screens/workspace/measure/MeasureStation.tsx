@@ -8,9 +8,12 @@ import {
   objectKinds,
   readingKeys,
   spineShapes,
+  usualSpine,
   units,
   type CoverFile,
+  type ObjectKind,
   type ReadingKey,
+  type SpineShape,
   type TypedObject,
   type Unit,
 } from '@snowdrift/core'
@@ -52,7 +55,7 @@ export function MeasureStation() {
             </div>
           ))}
           {best && asked === undefined && <PaysMost remedy={best} unit={unit} />}
-          {shown.includes('wrap') && <WrappedCloth thing={thing} />}
+          {shown.includes('openWidth') && <WrappedCloth thing={thing} />}
           <details>
             <summary className="text-soft">Other measurements</summary>
             <div className="mt-4 grid gap-5">
@@ -83,7 +86,7 @@ const bookReadings: readonly ReadingKey[] = [
   'openWidth',
   'boardThickness',
 ]
-const deviceReadings: readonly ReadingKey[] = ['height', 'width', 'thickness', 'cornerRadius']
+const deviceReadings: readonly ReadingKey[] = ['height', 'width', 'thickness', 'wrap', 'cornerRadius']
 const journalReadings: readonly ReadingKey[] = ['pageHeight', 'pageWidth', 'contentsThickness']
 
 /** The measurements that the way of making asks for, in the order in which they are taken. */
@@ -91,7 +94,15 @@ function readingsFor({ family }: CoverFile, thing: TypedObject | undefined): rea
   const traits = findFamily(family)?.traits ?? []
   if (traits.includes('device')) return deviceReadings
   if (traits.includes('journal')) return journalReadings
-  return thing?.spine === 'coil' ? [...bookReadings, 'coilDiameter'] : bookReadings
+  return thing?.spine === 'coil'
+    ? bookReadings.flatMap(key => (key === 'thickness' ? [key, 'coilDiameter'] : [key]))
+    : bookReadings
+}
+
+/** What holds its pages itself, or has none, has neither a spine nor covers to ask for. */
+function hasSpine({ family }: CoverFile, { kind }: TypedObject): boolean {
+  const traits = findFamily(family)?.traits ?? []
+  return kind !== 'tablet' && !traits.includes('device') && !traits.includes('journal')
 }
 
 function MeasureGuide({ reading }: { readonly reading: ReadingKey }) {
@@ -117,20 +128,24 @@ function ObjectFields({ thing }: { readonly thing: number }) {
         label="What it is"
         value={object.kind}
         choices={namesOf(objectKinds, kind => kindWords[kind].name)}
-        onChange={kind => set({ kind })}
+        onChange={kind => set({ kind, spine: spineFor(kind, object) })}
       />
-      <SelectField
-        label="Spine"
-        value={object.spine ?? 'flat'}
-        choices={namesOf(spineShapes, spine => spineWords[spine])}
-        onChange={spine => set({ spine })}
-      />
-      <SelectField
-        label="The covers"
-        value={object.foldsBack === false ? 'no' : 'yes'}
-        choices={{ yes: 'fold right back', no: 'do not fold right back' }}
-        onChange={answer => set({ foldsBack: answer === 'yes' })}
-      />
+      {hasSpine(file, object) && (
+        <>
+          <SelectField
+            label="Spine"
+            value={object.spine ?? 'flat'}
+            choices={namesOf(spineShapes, spine => spineWords[spine])}
+            onChange={spine => set({ spine })}
+          />
+          <SelectField
+            label="The covers"
+            value={object.foldsBack === false ? 'no' : 'yes'}
+            choices={{ yes: 'fold right back', no: 'do not fold right back' }}
+            onChange={answer => set({ foldsBack: answer === 'yes' })}
+          />
+        </>
+      )}
       <SelectField
         label="Unit"
         value={unit}
@@ -139,6 +154,11 @@ function ObjectFields({ thing }: { readonly thing: number }) {
       />
     </div>
   )
+}
+
+/** The kind brings its spine, unless the maker has said another than the kind before brought. */
+function spineFor(kind: ObjectKind, { kind: before, spine = 'flat' }: TypedObject): SpineShape {
+  return spine === usualSpine(before) ? usualSpine(kind) : spine
 }
 
 function namesOf<Name extends string>(
