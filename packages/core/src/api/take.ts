@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Issue } from '../file/issue.js'
-import { sayPlainly } from '../file/plan-json.js'
+import { sayPlainly } from '../finding/say.js'
 import type { ReadResult } from '../file/read-cover.js'
 import { describeSchemaIssues } from '../file/schema-issues.js'
 import { typedLength, type TypedLength } from '../length/length-input.js'

@@ -1,5 +1,5 @@
 import { expect } from 'chai'
-import { sayPlainly } from '../file/plan-json.js'
+import { sayPlainly } from '../finding/say.js'
 import { coverFile, planFrom } from '../file/testing/cover-files.js'
 import { add, toMm, zero, type Length } from '../length/length.js'
 import type { Drawing, Mark, PathMark } from './drawing.js'

@@ -1,7 +1,7 @@
 import { expect } from 'chai'
 import { families } from '../families/registry.js'
 import { familyFile, planFrom } from '../file/testing/cover-files.js'
-import { sayPlainly } from '../file/plan-json.js'
+import { sayPlainly } from '../finding/say.js'
 import { add, mm, subtract, toMm, zero, type Length } from '../length/length.js'
 import type { Plan } from '../plan.js'
 import type { Drawing, Mark, PathMark, Point } from './drawing.js'

@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import { coverFrom, familyFile } from '../file/testing/cover-files.js'
-import { sayProperly } from '../file/plan-json.js'
+import { sayProperly } from '../finding/say.js'
 import { mm, zero } from '../length/length.js'
 import { plan } from '../plan.js'
 import { drawMissing } from './missing-drawing.js'

@@ -30,7 +30,7 @@ export function pocketOptions(unit: Unit) {
   return {
     width: lengthOption(unit, range, {
       label: 'Pocket width',
-      help: 'Finished. All but ½ in at each side of its piece unless set.',
+      help: 'Finished. All but {½ in} at each side of its piece unless set.',
     }),
     height: lengthOption(unit, range, {
       label: 'Pocket height',

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { extras } from '../extras/registry.js'
 import { families } from '../families/registry.js'
+import { sayAmounts } from '../length/amounts.js'
 import { coverSchema } from './cover-schema.js'
 
 /** The cover file as JSON Schema (draft 2020-12), with the options of every family and extra. */
@@ -28,7 +29,14 @@ function describeExtra(extra: (typeof extras)[number]): Record<string, unknown> 
 }
 
 function toSchema(schema: z.ZodType): Record<string, unknown> {
-  return z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' })
+  return z.toJSONSchema(schema, {
+    io: 'input',
+    unrepresentable: 'any',
+    override: ({ jsonSchema }) => {
+      const { help } = jsonSchema as { help?: string }
+      if (help !== undefined) Object.assign(jsonSchema, { help: sayAmounts(help, 'in', 'plain') })
+    },
+  })
 }
 
 function withoutDialect({ $schema: _dialect, ...schema }: Record<string, unknown>): Record<string, unknown> {

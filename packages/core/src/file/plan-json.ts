@@ -1,10 +1,10 @@
 import { severityOf } from '../finding/severities.js'
-import type { SayLength } from '../finding/say.js'
+import { sayPlainly } from '../finding/say.js'
 import { describeFinding } from '../finding/words/describe.js'
 import type { Direction, Finding } from '../finding/finding.js'
 import type { Severity } from '../finding/severity.js'
 import { formatLength } from '../length/format.js'
-import { absolute, subtract, toJsonMm, type Length } from '../length/length.js'
+import { subtract, toJsonMm, type Length } from '../length/length.js'
 import type { Served } from '../families/contract.js'
 import type { Unit } from '../length/unit.js'
 import type { Notion } from '../piece/notion.js'
@@ -59,21 +59,6 @@ export function isMakeable({
   readonly findings: readonly { readonly severity: Severity }[]
 }): boolean {
   return findings.every(({ severity }) => severity !== 'error')
-}
-
-/** Lengths in findings as files carry them: ASCII, to 1/32 in, and never a difference that reads as nothing. */
-export function sayPlainly(unit: Unit): SayLength {
-  return length => sayLength(length, unit, 'plain')
-}
-
-/** Lengths in findings as screens show them: true fractions. */
-export function sayProperly(unit: Unit): SayLength {
-  return length => sayLength(length, unit, 'proper')
-}
-
-function sayLength(length: Length, unit: Unit, style: 'plain' | 'proper'): string {
-  const text = formatLength(length, unit, { style, finest: 32 })
-  return length !== 0 && /^0\s/.test(text) ? formatLength(absolute(length), 'mm', { style }) : text
 }
 
 function servedToJson({ book, free, reason }: Served) {

@@ -1,4 +1,5 @@
 import { useId, type ReactNode } from 'react'
+import { Fractions } from './Fractions'
 
 interface FieldProps {
   readonly label: string
@@ -18,7 +19,7 @@ export function Field({ label, help, children }: FieldProps) {
       {children({ id, describedBy })}
       {help && (
         <p id={describedBy} className="text-sm text-soft">
-          {help}
+          {typeof help === 'string' ? <Fractions text={help} /> : help}
         </p>
       )}
     </div>

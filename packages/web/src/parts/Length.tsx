@@ -1,6 +1,5 @@
-import { formatThickness } from '../views/format-thickness'
 import { Fractions } from './Fractions'
-import { formatLength, type Length as CoreLength, type Unit } from '@snowdrift/core'
+import { formatLength, sayThickness, type Length as CoreLength, type Unit } from '@snowdrift/core'
 
 interface LengthProps {
   readonly value: CoreLength
@@ -11,7 +10,11 @@ interface LengthProps {
 
 /** A thickness in millimetres to two decimals. */
 export function Thickness({ value }: { readonly value: CoreLength }) {
-  return <span className="whitespace-nowrap">{formatThickness(value)}</span>
+  return (
+    <span className="whitespace-nowrap" data-thickness>
+      {sayThickness(value)}
+    </span>
+  )
 }
 
 /** A length with a true fraction: 8 ¾ in. */

@@ -2,6 +2,7 @@ import {
   formatLength,
   parseLength,
   readLength,
+  sayThickness,
   type Length,
   type LengthRange,
   type TypedLength,
@@ -14,7 +15,6 @@ import { Button } from './Button'
 import { controlLook } from './Field'
 import { FractionKeys } from './FractionKeys'
 import { Fractions } from './Fractions'
-import { formatThickness } from '../views/format-thickness'
 import { typeset } from '../views/typeset'
 import { useIsTouch } from '../views/use-media'
 import { withKey } from './with-key'
@@ -100,7 +100,7 @@ export function LengthField(props: LengthFieldProps) {
     const marks = Math.round(from / division) + direction
     take(
       thin
-        ? formatThickness((marks * division) as Length)
+        ? sayThickness((marks * division) as Length)
         : formatLength((marks * division) as Length, unit, { bare: true }),
     )
   }
@@ -154,7 +154,7 @@ export function LengthField(props: LengthFieldProps) {
       )}
       <div className="relative">
         <p id={`${id}-help`} className="text-sm text-soft empty:hidden">
-          {help}
+          {typeof help === 'string' ? <Fractions text={help} /> : help}
         </p>
         {focused && (
           // Laid over what is beneath: nothing may move away from under a click when the field is left.

@@ -1,4 +1,12 @@
-import { formatLength, mm, type Length, type OptionField, type TypedLength, type Unit } from '@snowdrift/core'
+import {
+  formatLength,
+  mm,
+  sayAmounts,
+  type Length,
+  type OptionField,
+  type TypedLength,
+  type Unit,
+} from '@snowdrift/core'
 import type { ReactNode } from 'react'
 import { CountField } from './CountField'
 import { controlLook, Field } from './Field'
@@ -39,7 +47,8 @@ interface OneFieldProps extends Omit<OptionFieldsProps, 'fields' | 'below'> {
 }
 
 function OneField({ name, field, values, settled, unit, division, onChange, choices }: OneFieldProps) {
-  const { label, help } = field
+  const { label } = field
+  const help = sayAmounts(field.help, unit)
   const value = values[name]
   const set = (next: OptionValue) => onChange(name, next)
   switch (field.field) {

@@ -1,4 +1,5 @@
 import { useId } from 'react'
+import { Fractions } from './Fractions'
 
 interface YesNoFieldProps {
   readonly label: string
@@ -23,7 +24,7 @@ export function YesNoField({ label, help, checked, onChange }: YesNoFieldProps) 
         {label}
       </label>
       <p id={helpId} className="text-sm text-soft">
-        {help}
+        <Fractions text={help} />
       </p>
     </div>
   )

@@ -1,9 +1,8 @@
-import { defaultGrid, inches, mm, readDraft, type MaterialRow } from '@snowdrift/core'
+import { defaultGrid, inches, mm, readDraft, sayThickness, type MaterialRow } from '@snowdrift/core'
 import { expect } from 'chai'
 import { describeError, isUnreachable } from '../api/describe-error.js'
 import { choicesFor, firstLayer } from '../screens/workspace/layers/layer-from.js'
 import { coverFile } from '../testing/files.js'
-import { formatThickness } from './format-thickness.js'
 import { gridChoices } from './grid-choices.js'
 
 describe('the cutting grids to choose from', () => {
@@ -61,8 +60,8 @@ describe('the materials to choose from', () => {
 
 describe('a thickness', () => {
   it('is said in millimetres to two decimals', () => {
-    expect(formatThickness(mm(0.28))).to.equal('0.28 mm')
-    expect(formatThickness(inches(1 / 8))).to.equal('3.18 mm')
+    expect(sayThickness(mm(0.28))).to.equal('0.28 mm')
+    expect(sayThickness(inches(1 / 8))).to.equal('3.18 mm')
   })
 })
 

@@ -19,7 +19,7 @@ export const bookmark = defineExtra<BookmarkOptions>({
   version: 1,
   words: {
     name: 'Bookmark',
-    summary: 'A ribbon caught at the head of the spine, 4 in longer than the page.',
+    summary: 'A ribbon caught at the head of the spine, {4 in} longer than the page.',
   },
   group: 'trimming',
   refuses: traits => (traits.includes('device') ? 'a device has no pages.' : undefined),
@@ -28,7 +28,7 @@ export const bookmark = defineExtra<BookmarkOptions>({
       length: lengthOption(
         unit,
         { min: mm(50), max: mm(1500) },
-        { label: 'Length', help: 'The height and 4 in unless set.' },
+        { label: 'Length', help: 'The height and {4 in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

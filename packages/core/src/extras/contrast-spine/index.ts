@@ -28,7 +28,7 @@ export const contrastSpine = defineExtra<ContrastSpineOptions>({
       overBoard: lengthOption(
         unit,
         { min: zero, max: mm(200) },
-        { label: 'Onto each board', help: '1 in unless set.' },
+        { label: 'Onto each board', help: '{1 in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

@@ -25,7 +25,7 @@ export const elasticBand = defineExtra<ElasticBandOptions>({
       fromEdge: lengthOption(
         unit,
         { min: mm(3), max: mm(400) },
-        { label: 'In from the fore-edge', help: '1 in unless set.' },
+        { label: 'In from the fore-edge', help: '{1 in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

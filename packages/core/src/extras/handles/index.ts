@@ -37,19 +37,19 @@ export const handles = defineExtra<HandlesOptions>({
       width: lengthOption(
         unit,
         { min: mm(8), max: mm(100) },
-        { label: 'Handle width', help: 'Finished. 1 in unless set.' },
+        { label: 'Handle width', help: 'Finished. {1 in} unless set.' },
       ),
       length: lengthOption(
         unit,
         { min: mm(80), max: mm(1500), usual: unit === 'in' ? [inches(10), inches(16)] : [mm(250), mm(400)] },
-        { label: 'Handle length', help: 'Between its seams. 12 in unless set; 10 to 16 in.' },
+        { label: 'Handle length', help: 'Between its seams. {12 in} unless set; {10 to 16 in}.' },
       ),
       span: lengthOption(
         unit,
         { min: mm(20), max: mm(600) },
         {
           label: 'Feet apart',
-          help: 'Inside the feet. 4 in unless set; a tab between them needs its width and 1 in.',
+          help: 'Inside the feet. {4 in} unless set; a tab between them needs its width and {1 in}.',
         },
       ),
       ...placeOptions(unit),

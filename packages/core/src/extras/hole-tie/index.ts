@@ -29,7 +29,7 @@ export const holeTie = defineExtra<HoleTieOptions>({
       tail: lengthOption(
         unit,
         { min: mm(30), max: mm(600) },
-        { label: 'Tail', help: 'What hangs from each hole. 8 in unless set.' },
+        { label: 'Tail', help: 'What hangs from each hole. {8 in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

@@ -37,7 +37,7 @@ export const loopButton = defineExtra<LoopButtonOptions>({
       buttonDiameter: lengthOption(
         unit,
         { min: mm(5), max: mm(60) },
-        { label: 'Button', help: 'Across. ¾ in unless set.' },
+        { label: 'Button', help: 'Across. {¾ in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

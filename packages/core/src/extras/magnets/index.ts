@@ -27,12 +27,12 @@ export const magnets = defineExtra<MagnetsOptions>({
       diameter: lengthOption(
         unit,
         { min: mm(3), max: mm(40) },
-        { label: 'Magnet', help: 'Across. ½ in unless set.' },
+        { label: 'Magnet', help: 'Across. {½ in} unless set.' },
       ),
       fromSensor: lengthOption(
         unit,
         { min: zero, max: mm(500) },
-        { label: 'To the sleep sensor', help: 'Of a device, measured on it. 2 in is safe.' },
+        { label: 'To the sleep sensor', help: 'Of a device, measured on it. {2 in} is safe.' },
       ),
       ...placeOptions(unit),
     }),

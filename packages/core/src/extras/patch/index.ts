@@ -26,12 +26,12 @@ export const patch = defineExtra<PatchOptions>({
       width: lengthOption(
         unit,
         { min: mm(5), max: mm(600) },
-        { label: 'Width', help: 'Finished. 3 in unless set.' },
+        { label: 'Width', help: 'Finished. {3 in} unless set.' },
       ),
       height: lengthOption(
         unit,
         { min: mm(5), max: mm(600) },
-        { label: 'Height', help: 'Finished. 2 in unless set.' },
+        { label: 'Height', help: 'Finished. {2 in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

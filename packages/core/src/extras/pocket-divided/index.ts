@@ -43,11 +43,11 @@ export const pocketDivided = defineExtra<DividedOptions>({
       penDiameter: lengthOption(
         unit,
         { min: mm(3), max: mm(40) },
-        { label: 'A pen is thick', help: '⅜ in unless set.' },
+        { label: 'A pen is thick', help: '{⅜ in} unless set.' },
       ),
       cards: countOption(
         { min: 0, max: 8 },
-        { label: 'Card slots', help: '92 mm wide, each 15 mm above the one in front.' },
+        { label: 'Card slots', help: '{92 mm} wide, each {15 mm} above the one in front.' },
       ),
       itemWidth: lengthOption(
         unit,

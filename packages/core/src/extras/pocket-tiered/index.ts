@@ -38,7 +38,10 @@ export const pocketTiered = defineExtra<TieredOptions>({
   refuses: refusesGlued,
   options: unit =>
     z.strictObject({
-      tiers: countOption({ min: fewest, max: 4 }, { label: 'Tiers', help: 'They step up by at least 1 in.' }),
+      tiers: countOption(
+        { min: fewest, max: 4 },
+        { label: 'Tiers', help: 'They step up by at least {1 in}.' },
+      ),
       ...pocketOptions(unit),
     }),
   thickness: brief =>

@@ -26,7 +26,7 @@ export const portNotch = defineExtra<PortNotchOptions>({
       plug: lengthOption(
         unit,
         { min: mm(3), max: mm(60) },
-        { label: 'Plug', help: 'Across. ½ in unless set.' },
+        { label: 'Plug', help: 'Across. {½ in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

@@ -28,7 +28,7 @@ export const quilting = defineExtra<QuiltingOptions>({
       pitch: lengthOption(
         unit,
         { min: mm(8), max: mm(150) },
-        { label: 'Lines apart', help: '1 ½ in unless set.' },
+        { label: 'Lines apart', help: '{1 ½ in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

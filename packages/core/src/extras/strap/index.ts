@@ -27,7 +27,7 @@ export const strap = defineExtra<StrapOptions>({
       width: lengthOption(
         unit,
         { min: mm(15), max: mm(150) },
-        { label: 'Strap width', help: 'Finished. 2 in unless set.' },
+        { label: 'Strap width', help: 'Finished. {2 in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

@@ -29,12 +29,12 @@ export const tabSnap = defineExtra<TabSnapOptions>({
       width: lengthOption(
         unit,
         { min: mm(15), max: mm(150) },
-        { label: 'Tab width', help: 'Finished. 1 ½ in unless set.' },
+        { label: 'Tab width', help: 'Finished. {1 ½ in} unless set.' },
       ),
       length: lengthOption(
         unit,
         { min: mm(20), max: mm(400) },
-        { label: 'Tab length', help: 'Finished. The thickness and 2 in unless set.' },
+        { label: 'Tab length', help: 'Finished. The thickness and {2 in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

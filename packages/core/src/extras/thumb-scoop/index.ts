@@ -22,7 +22,7 @@ export const thumbScoop = defineExtra<ThumbScoopOptions>({
   refuses: traits => (traits.includes('open-top') ? undefined : 'only an open mouth can be scooped.'),
   options: unit =>
     z.strictObject({
-      depth: lengthOption(unit, { min: mm(5), max: mm(60) }, { label: 'Depth', help: '¾ in unless set.' }),
+      depth: lengthOption(unit, { min: mm(5), max: mm(60) }, { label: 'Depth', help: '{¾ in} unless set.' }),
       ...placeOptions(unit),
     }),
   plan: ({ cover: { strip }, unit, options }) => {

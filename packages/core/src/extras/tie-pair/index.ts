@@ -28,11 +28,11 @@ export const tiePair = defineExtra<TiePairOptions>({
       length: lengthOption(
         unit,
         { min: mm(50), max: mm(1500) },
-        { label: 'Length of a tie', help: 'Half the thickness and 8 in unless set.' },
+        { label: 'Length of a tie', help: 'Half the thickness and {8 in} unless set.' },
       ),
       cutFrom: choiceOption(
         { ribbon: 'ribbon', cloth: 'a strip of the outer cloth' },
-        { label: 'Made from', help: 'A strip is cut 3 in wide and folded in four.' },
+        { label: 'Made from', help: 'A strip is cut {3 in} wide and folded in four.' },
       ),
       ...placeOptions(unit),
     }),

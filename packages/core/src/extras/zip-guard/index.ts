@@ -23,7 +23,7 @@ export const zipGuard = defineExtra<ZipGuardOptions>({
       width: lengthOption(
         unit,
         { min: mm(15), max: mm(120) },
-        { label: 'Strip', help: 'Cut width, folded double. 2 in unless set.' },
+        { label: 'Strip', help: 'Cut width, folded double. {2 in} unless set.' },
       ),
       ...placeOptions(unit),
     }),

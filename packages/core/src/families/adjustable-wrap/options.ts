@@ -25,12 +25,12 @@ export const options = (unit: Unit) =>
     fixedFlap: lengthOption(
       unit,
       { min: mm(20), max: mm(400) },
-      { label: 'Fixed flap', help: 'The end that is stitched top and bottom. 4 in unless set.' },
+      { label: 'Fixed flap', help: 'The end that is stitched top and bottom. {4 in} unless set.' },
     ),
     grip: lengthOption(
       unit,
       { min: mm(10), max: mm(300) },
-      { label: 'Grip', help: 'The least of the free end that must fold inside to hold. 3 in unless set.' },
+      { label: 'Grip', help: 'The least of the free end that must fold inside to hold. {3 in} unless set.' },
     ),
     freeFlap: lengthOption(
       unit,

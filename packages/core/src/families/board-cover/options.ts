@@ -43,11 +43,11 @@ export const options = (unit: Unit) =>
   z.strictObject({
     foreEdgeOverhang: lengthOption(unit, wide, {
       label: 'Overhang at the fore-edge',
-      help: 'How far a board stands over the pages. ½ in; ⅛ in for a trimmed block.',
+      help: 'How far a board stands over the pages. {½ in}; {⅛ in} for a trimmed block.',
     }),
     headTailOverhang: lengthOption(unit, wide, {
       label: 'Overhang at head and tail',
-      help: 'At each end. ¼ in; ⅛ in for a trimmed block.',
+      help: 'At each end. {¼ in}; {⅛ in} for a trimmed block.',
     }),
     sheetThickness: lengthOption(
       unit,
@@ -61,7 +61,7 @@ export const options = (unit: Unit) =>
     spineWidth: lengthOption(
       unit,
       { min: mm(3), max: mm(200) },
-      { label: 'Spine board', help: 'The contents and ¼ in; 1 ½ in where nobody measured them.' },
+      { label: 'Spine board', help: 'The contents and {¼ in}; {1 ½ in} where nobody measured them.' },
     ),
     gap: namedLengthOption(
       unit,
@@ -69,22 +69,22 @@ export const options = (unit: Unit) =>
       { computed: 'computed', board: 'one board', eighth: 'an eighth' },
       {
         label: 'Gap beside the spine',
-        help: 'Computed: the board goes round its own corner, cloth and all. Or one board’s thickness, or ⅛ in, or as you say.',
+        help: 'Computed: the board goes round its own corner, cloth and all. Or one board’s thickness, or {⅛ in}, or as you say.',
       },
     ),
     turnIn: lengthOption(
       unit,
       { min: mm(2), max: mm(80) },
-      { label: 'Turn-in', help: 'What is glued round the edges. 1 in unless set; ½ in is comfortable.' },
+      { label: 'Turn-in', help: 'What is glued round the edges. {1 in} unless set; {½ in} is comfortable.' },
     ),
     liningMargin: lengthOption(unit, wide, {
       label: 'Lining short of the edge',
-      help: 'All round. ⅛ in unless set.',
+      help: 'All round. {⅛ in} unless set.',
     }),
     spineLiningOverlap: lengthOption(
       unit,
       { ...wide, usual: [customary(1 / 4, unit), customary(3 / 4, unit)] },
-      { label: 'Spine lining over each board', help: '½ in unless set; ¼ to ¾ in.' },
+      { label: 'Spine lining over each board', help: '{½ in} unless set; {¼ to ¾ in}.' },
     ),
     underlining: yesNoOption({
       label: 'Underlining',

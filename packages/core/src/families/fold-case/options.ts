@@ -21,7 +21,7 @@ export const options = (unit: Unit) =>
       { min: zero, max: mm(200) },
       {
         label: 'Pocket higher than the device',
-        help: 'The faced pocket that holds the device. 2 in unless set.',
+        help: 'The faced pocket that holds the device. {2 in} unless set.',
       },
     ),
     zipPocket: yesNoOption({ label: 'Zip pocket outside', help: 'Two strips and a zip across the outside.' }),

@@ -6,7 +6,7 @@ export const recipes: readonly Recipe<FoldCaseOptions>[] = [
   {
     id: 'inch-and-a-quarter',
     name: 'Inch and a quarter',
-    reason: 'The device and 1 ¼ in at each side, twice in length: cut without reckoning.',
+    reason: 'The device and {1 ¼ in} at each side, twice in length: cut without reckoning.',
     price: 'The fold takes what a thick device needs: its halves come out short.',
     seam: unit => customary(1 / 4, unit),
     sizing: ({ unit }) => ({

@@ -26,14 +26,14 @@ export const options = (unit: Unit) =>
         max: mm(150),
         usual: unit === 'in' ? [inches(1), inches(2)] : [mm(25), mm(50)],
       },
-      { label: 'Turn-in', help: 'What is glued round the edges of the boards. 1 to 2 in.' },
+      { label: 'Turn-in', help: 'What is glued round the edges of the boards. {1 to 2 in}.' },
     ),
     hingeGroove: lengthOption(
       unit,
       { min: zero, max: mm(20) },
       {
         label: 'For each hinge groove',
-        help: 'Cloth that sinks into the groove beside the spine; 4 mm where a groove was measured.',
+        help: 'Cloth that sinks into the groove beside the spine; {4 mm} where a groove was measured.',
       },
     ),
     pastedown: yesNoOption({

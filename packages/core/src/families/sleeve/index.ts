@@ -76,7 +76,7 @@ function turnedJoinings({ stack }: Job<SleeveOptions>): readonly Joining[] {
       ? [
           {
             id: 'join-linings',
-            name: 'Sew the linings, side seams ⅛ in deeper, an opening in the bottom',
+            name: 'Sew the linings, side seams {⅛ in} deeper, an opening in the bottom',
             layers: [piled('lining', 'right side up'), piled('lining', 'right side down')],
             edges: ['left', 'right', 'bottom'],
             how: 'stitch',
@@ -87,7 +87,7 @@ function turnedJoinings({ stack }: Job<SleeveOptions>): readonly Joining[] {
       : []),
     {
       id: 'mouth',
-      name: 'Drop the lining in, turn the mouth in and stitch ⅛ in from the edge',
+      name: 'Drop the lining in, turn the mouth in and stitch {⅛ in} from the edge',
       layers: [
         piled('outer', 'right side down', undefined, 'the walls, inside out'),
         ...(lining ? [piled('lining', 'right side up', undefined, 'lining, dropped in')] : []),

@@ -34,7 +34,7 @@ export const options = (unit: Unit) =>
     trimAllowance: lengthOption(
       unit,
       { min: zero, max: mm(60) },
-      { label: 'Room to trim', help: 'What a quilted panel is cut larger by. ½ in unless set.' },
+      { label: 'Room to trim', help: 'What a quilted panel is cut larger by. {½ in} unless set.' },
     ),
     bindingWidth: lengthOption(
       unit,

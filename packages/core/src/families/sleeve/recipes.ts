@@ -9,7 +9,7 @@ export const recipes: readonly Recipe<SleeveOptions>[] = [
     id: 'two-inches',
     name: 'Two inches, quilted',
     reason:
-      'The device and 2 in both ways, 2 ¼ over thick padding: quilted first, then trimmed to what is left.',
+      'The device and {2 in} both ways, {2 ¼ in} over thick padding: quilted first, then trimmed to what is left.',
     price: 'What quilting takes up is a guess; trim only when the device was tried in.',
     seam: unit => customary(1 / 4, unit),
     sizing: ({ unit, stack }) => {
@@ -21,7 +21,7 @@ export const recipes: readonly Recipe<SleeveOptions>[] = [
   {
     id: 'bound-three-inches',
     name: 'Three inches, bound',
-    reason: 'The device and 3 in both ways with a wide seam: walls sewn together from outside and bound.',
+    reason: 'The device and {3 in} both ways with a wide seam: walls sewn together from outside and bound.',
     price: 'Generous: a slim device slides about.',
     seam: unit => boundSeam(unit),
     sizing: ({ unit }) => ({

@@ -11,7 +11,7 @@ export const recipes: readonly Recipe<SlipCoverOptions>[] = [
     id: 'deep-flaps',
     name: 'Deep flaps',
     reason:
-      'Open width and 1 in, height and ½ in: for thin stitched notebooks, held by flaps almost as wide as the cover.',
+      'Open width and {1 in}, height and {½ in}: for thin stitched notebooks, held by flaps almost as wide as the cover.',
     price: 'Relies on the give of the cloth; the flaps are too deep for boards that do not fold back.',
     seam: unit => customary(1 / 4, unit),
     sizing: ({ unit }) => onOpenWidth(customary(1, unit), customary(1 / 2, unit)),
@@ -23,8 +23,8 @@ export const recipes: readonly Recipe<SlipCoverOptions>[] = [
   {
     id: 'inch-and-a-half',
     name: 'Inch and a half',
-    reason: 'Open width and height and 1 ½ in each, flaps cut 7 in and folded: made for heavy cloth.',
-    price: 'Loose in thin cloth. Large books want flaps cut 8 to 8 ½ in.',
+    reason: 'Open width and height and {1 ½ in} each, flaps cut {7 in} and folded: made for heavy cloth.',
+    price: 'Loose in thin cloth. Large books want flaps cut {8 to 8 ½ in}.',
     seam: unit => customary(1 / 4, unit),
     sizing: ({ unit }) => onOpenWidth(customary(1.5, unit), customary(1.5, unit)),
     options: ({ unit, seam }) => ({
@@ -35,8 +35,9 @@ export const recipes: readonly Recipe<SlipCoverOptions>[] = [
   {
     id: 'two-inches',
     name: 'Two inches',
-    reason: 'Open width and height and 2 in each with a ½ in seam: easy to remember and forgiving to sew.',
-    price: 'The flaps finish ½ in short of three quarters of the width.',
+    reason:
+      'Open width and height and {2 in} each with a {½ in} seam: easy to remember and forgiving to sew.',
+    price: 'The flaps finish {½ in} short of three quarters of the width.',
     seam: unit => customary(1 / 2, unit),
     sizing: ({ unit }) => onOpenWidth(customary(2, unit), customary(2, unit)),
     options: ({ object, unit, seam }) => ({

@@ -27,21 +27,21 @@ export const options = (unit: Unit) =>
   z.strictObject({
     foreEdgeRoom: lengthOption(unit, room, {
       label: 'Room at the fore-edge',
-      help: 'What sticks out of the pages, tabs and lace, counts in. ½ in unless set.',
+      help: 'What sticks out of the pages, tabs and lace, counts in. {½ in} unless set.',
     }),
     headTailRoom: lengthOption(unit, room, {
       label: 'Room at head and tail',
-      help: 'At each end. ½ in unless set.',
+      help: 'At each end. {½ in} unless set.',
     }),
     spineWidth: lengthOption(
       unit,
       { min: mm(3), max: mm(200) },
-      { label: 'Spine', help: 'As thick as the contents; the fore-edge takes the same. 2 in is usual.' },
+      { label: 'Spine', help: 'As thick as the contents; the fore-edge takes the same. {2 in} is usual.' },
     ),
     flap: lengthOption(
       unit,
       { min: mm(10), max: mm(300) },
-      { label: 'Flap', help: 'What wraps over the front. 2 in unless set.' },
+      { label: 'Flap', help: 'What wraps over the front. {2 in} unless set.' },
     ),
     stiffener: yesNoOption({
       label: 'Card stiffener',

@@ -34,7 +34,7 @@ export const options = (unit: Unit) =>
       { min: mm(10), max: mm(600) },
       {
         label: 'Flap depth',
-        help: 'How far each end folds back. 2 in unless set; a recipe’s amount decides it.',
+        help: 'How far each end folds back. {2 in} unless set; a recipe’s amount decides it.',
       },
     ),
     endHem: lengthOption(

@@ -10,7 +10,7 @@ export const recipes: readonly Recipe<TurnedFlapOptions>[] = [
     id: 'wrap-and-five',
     name: 'Wrap and five',
     reason:
-      'Wrap and 5 in by height and ¾ in: for soft covers, the interfacing laid in loose and fused after turning.',
+      'Wrap and {5 in} by height and {¾ in}: for soft covers, the interfacing laid in loose and fused after turning.',
     price: 'A thick or large book eats into the flaps. Sew a trial piece first, or take deeper flaps.',
     seam: unit => customary(1 / 4, unit),
     sizing: ({ unit }) => onWrap(unit, 5, 3 / 4),
@@ -20,7 +20,7 @@ export const recipes: readonly Recipe<TurnedFlapOptions>[] = [
     id: 'fit-as-you-go',
     name: 'Fit as you go',
     reason:
-      'One layer, cut wrap and 5 in by height and 4 in; every line is marked on the book before it is sewn. Nothing to reckon.',
+      'One layer, cut wrap and {5 in} by height and {4 in}; every line is marked on the book before it is sewn. Nothing to reckon.',
     price: 'One line, one trying-on. Raw edges stay inside, and it cannot be cut ahead for a second book.',
     seam: unit => customary(1 / 4, unit),
     sizing: ({ unit }) => onWrap(unit, 5, 4),
@@ -33,7 +33,7 @@ export const recipes: readonly Recipe<TurnedFlapOptions>[] = [
   {
     id: 'leather-look',
     name: 'Two inches all round',
-    reason: 'Vinyl or felt, 2 in more all round, hems left raw, stitched from outside and never turned.',
+    reason: 'Vinyl or felt, {2 in} more all round, hems left raw, stitched from outside and never turned.',
     price: 'The flaps come out shallow over thick boards. Cloth that frays needs its hems double.',
     seam: unit => customary(1 / 4, unit),
     sizing: ({ unit }) => onWrap(unit, 4, 4),

@@ -35,7 +35,7 @@ export const options = (unit: Unit) =>
       { min: zero, max: mm(150) },
       {
         label: 'Corner radius',
-        help: 'Of the finished corners. 1 in unless set; the thing’s own radius helps.',
+        help: 'Of the finished corners. {1 in} unless set; the thing’s own radius helps.',
       },
     ),
     zipGap: lengthOption(
@@ -43,13 +43,13 @@ export const options = (unit: Unit) =>
       { min: zero, max: mm(200) },
       {
         label: 'Zip ends before the spine',
-        help: 'Each side of the spine’s middle, top and bottom. ¾ in unless set.',
+        help: 'Each side of the spine’s middle, top and bottom. {¾ in} unless set.',
       },
     ),
     zipExposed: lengthOption(
       unit,
       { min: zero, max: mm(40) },
-      { label: 'Zip showing', help: 'The width between the edges of cloth. ¼ in unless set.' },
+      { label: 'Zip showing', help: 'The width between the edges of cloth. {¼ in} unless set.' },
     ),
     gussetEnds: choiceOption(
       { raw: 'raw, caught in the seam', faced: 'faced and turned' },
@@ -72,13 +72,13 @@ export const options = (unit: Unit) =>
       { min: zero, max: mm(150) },
       {
         label: 'Lining under each flap',
-        help: 'How far the centre lining reaches under the flaps. 1 in unless set.',
+        help: 'How far the centre lining reaches under the flaps. {1 in} unless set.',
       },
     ),
     pipingStrip: lengthOption(
       unit,
       { min: mm(15), max: mm(100) },
-      { label: 'Piping strip', help: 'Cut on the bias, this wide. 1 ½ in unless set.' },
+      { label: 'Piping strip', help: 'Cut on the bias, this wide. {1 ½ in} unless set.' },
     ),
   })
 

@@ -24,17 +24,17 @@ export const options = (unit: Unit) =>
     pocketDrop: lengthOption(
       unit,
       { min: zero, max: mm(300) },
-      { label: 'Pocket below the mouth', help: 'How much lower the pocket ends. 1 in unless set.' },
+      { label: 'Pocket below the mouth', help: 'How much lower the pocket ends. {1 in} unless set.' },
     ),
     zipExtra: lengthOption(
       unit,
       { min: zero, max: mm(200) },
-      { label: 'Zip longer than the mouth', help: 'So that its ends are out of the way. 3 in unless set.' },
+      { label: 'Zip longer than the mouth', help: 'So that its ends are out of the way. {3 in} unless set.' },
     ),
     zipExposed: lengthOption(
       unit,
       { min: zero, max: mm(40) },
-      { label: 'Zip showing', help: 'The width between the edges of cloth. ¼ in unless set.' },
+      { label: 'Zip showing', help: 'The width between the edges of cloth. {¼ in} unless set.' },
     ),
   })
 

@@ -6,8 +6,8 @@ export const recipes: readonly Recipe<ZipPouchOptions>[] = [
   {
     id: 'two-inches',
     name: 'Two inches',
-    reason: 'The device and 2 in both ways; in doubt the larger size. Nothing to reckon.',
-    price: 'Easy on a slim device, tight on one that is thicker than an inch.',
+    reason: 'The device and {2 in} both ways; in doubt the larger size. Nothing to reckon.',
+    price: 'Easy on a slim device, tight on one that is thicker than {1 in}.',
     seam: unit => customary(1 / 4, unit),
     sizing: ({ unit }) => ({
       mode: 'rule',

@@ -2,6 +2,7 @@ import { expect } from 'chai'
 import { inches, mm, zero, type Length } from '../../length/length.js'
 import type { Finding, FindingCode, FindingData } from '../finding.js'
 import { describeRepair } from '../repair.js'
+import { sayPlainly, type Saying } from '../say.js'
 import { severityOf } from '../severities.js'
 import { describeFinding } from './describe.js'
 
@@ -81,7 +82,11 @@ const examples: { readonly [Code in FindingCode]: FindingData[Code] } = {
 /** Numbers that are said as they stand: a count, shares, percentages. */
 const plain: ReadonlySet<unknown> = new Set([2, 0.5, 5, 0])
 
-const say = (length: Length) => `<${length / 320}>`
+const inMm = (length: Length) => `<${length / 320}>`
+const say: Saying = Object.assign((length: Length) => inMm(length), {
+  thin: inMm,
+  amounts: (words: string) => words,
+})
 const example = (code: FindingCode, data: object = examples[code]) =>
   describeFinding({ code, about: 'sizing', data } as unknown as Finding, say)
 
@@ -99,6 +104,32 @@ describe('the words of every finding', () => {
       expect(said).not.to.match(/undefined|NaN|\[object/)
       expect(['error', 'warning', 'advice']).to.include(severityOf[code])
     })
+
+  it('never let two lengths that differ read alike', () => {
+    const pinches = (clear: number, wanted: number) =>
+      describeFinding(
+        {
+          code: 'corner-pinches',
+          about: 'sizing',
+          data: { clear: mm(clear), wanted: mm(wanted), largest: mm(20) },
+        } as unknown as Finding,
+        sayPlainly('in'),
+      ).message
+    // 7.1 and 7.2 mm are both nearest to 9/32 in
+    expect(pinches(7.1, 7.2)).to.equal(
+      'The rounded corners need 9/32 in clear at each edge; there is a hair under 9/32 in.',
+    )
+    expect(pinches(5, 7.2)).to.equal('The rounded corners need 9/32 in clear at each edge; there is 3/16 in.')
+  })
+
+  it('say cloth in millimetres and amounts in the workshop’s unit', () => {
+    const told = (code: FindingCode, unit: 'in' | 'cm') =>
+      describeFinding({ code, about: 'sizing', data: examples[code] } as unknown as Finding, sayPlainly(unit))
+    expect(told('stiffen-outer', 'cm').message).to.contain('Lawn is 0.2 mm thin')
+    expect(told('stiffen-outer', 'in').message).to.contain('Lawn is 0.2 mm thin')
+    expect(told('grade-seam', 'in').hint).to.contain('to 1/8 in,')
+    expect(told('grade-seam', 'cm').hint).to.contain('to 0.3 cm,')
+  })
 
   it('say how far readings are apart', () => {
     expect(example('readings-spread').message).to.equal('Height was read from <200> to <204>, <4> apart.')

@@ -23,7 +23,7 @@ export const extraFindingWords: WordsOf<ExtraFindings> = {
     hint: `Make it ${say(needs)} or longer.`,
   }),
   'extra-in-opening': ({ extra, over }, say) => ({
-    message: `${extra} sits ${say(over)} inside the turning opening or within ½ in of it.`,
+    message: `${extra} sits ${say(over)} inside the turning opening or within {½ in} of it.`,
     hint: 'It would be caught by hand-closing only, and pull out. Move the one or the other.',
   }),
   'pocket-through-outside': ({ extra, on }) => ({

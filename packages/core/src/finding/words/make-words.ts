@@ -44,12 +44,12 @@ export const makeFindingWords: WordsOf<MakeFindings> = {
     hint: `Cut the cloth in two halves and join them at the fold: ${say(join)} more in length.`,
   }),
   'seam-too-thick': ({ seam, thickness, most }, say) => ({
-    message: `The ${seam} catches ${say(thickness)} of cloth; under the foot goes ${say(most)}.`,
+    message: `The ${seam} catches ${say.thin(thickness)} of cloth; under the foot goes ${say.thin(most)}.`,
     hint: 'Trim the padding back to the stitching before the last pass, or take thinner layers.',
   }),
   'grade-seam': ({ seam, thickness }, say) => ({
-    message: `The ${seam} catches ${say(thickness)} of cloth.`,
-    hint: 'Grade it: trim the inner plies to ⅛ in (3 mm), padding to the stitching.',
+    message: `The ${seam} catches ${say.thin(thickness)} of cloth.`,
+    hint: 'Grade it: trim the inner plies to {⅛ in}, padding to the stitching.',
   }),
   'no-closure': ({ closures }) => ({
     message: 'Nothing holds it shut.',

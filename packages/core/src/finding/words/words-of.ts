@@ -1,4 +1,4 @@
-import type { SayLength } from '../say.js'
+import type { Saying } from '../say.js'
 
 export interface FindingText {
   /** What was expected and what came. */
@@ -9,5 +9,5 @@ export interface FindingText {
 
 /** The words of each finding of a group. */
 export type WordsOf<Group> = {
-  readonly [Code in keyof Group]: (data: Group[Code], say: SayLength) => FindingText
+  readonly [Code in keyof Group]: (data: Group[Code], say: Saying) => FindingText
 }

@@ -90,7 +90,7 @@ function CuttingList({ file }: { readonly file: CoverFile }) {
         </section>
       )}
       <div className="mt-6">
-        <Joinings plan={plan} />
+        <Joinings plan={plan} unit={unit} />
       </div>
     </article>
   )

@@ -1,6 +1,7 @@
 import { applyRepair, findExtra, listOptionFields, type TypedExtra } from '@snowdrift/core'
 import { X } from 'lucide-react'
 import { oneStep } from '../../../drafts/draft'
+import { Amounts } from '../../../parts/Amounts'
 import { Button } from '../../../parts/Button'
 import { FindingNote } from '../../../parts/FindingNote'
 import { OptionFields } from '../../../parts/OptionFields'
@@ -47,7 +48,9 @@ export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) 
       <div className="flex items-start gap-3">
         <div className="flex-1">
           <p className="font-medium">{extra.words.name}</p>
-          <p className="text-sm text-soft">{extra.words.summary}</p>
+          <p className="text-sm text-soft">
+            <Amounts words={extra.words.summary} unit={unit} />
+          </p>
         </div>
         <Button look="quiet" aria-label={`Take off: ${extra.words.name.toLowerCase()}`} onClick={onRemove}>
           <X className="size-4" aria-hidden />

@@ -1,4 +1,5 @@
 import { describeDifferences, type CoverFile, type SizingChoice, type Unit } from '@snowdrift/core'
+import { Amounts } from '../../../parts/Amounts'
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
 import { clothLength, usualCloth } from '../../../views/cloth-words'
@@ -91,8 +92,14 @@ function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
         </label>
         <details className="mt-1 pl-6 text-sm text-soft">
           <summary>Why, and its price</summary>
-          <p className="max-w-80">{reason}</p>
-          {price && <p className="max-w-80">Its price: {price}</p>}
+          <p className="max-w-80">
+            <Amounts words={reason} unit={unit} />
+          </p>
+          {price && (
+            <p className="max-w-80">
+              Its price: <Amounts words={price} unit={unit} />
+            </p>
+          )}
         </details>
         {differs.length > 0 && (
           <p className="mt-0.5 pl-6 text-sm text-soft">

@@ -1,10 +1,11 @@
-import { drawJoining, hasSides, type Joining, type Plan } from '@snowdrift/core'
+import { drawJoining, hasSides, type Joining, type Plan, type Unit } from '@snowdrift/core'
 import { useMemo, useState } from 'react'
+import { Amounts } from '../../../parts/Amounts'
 import { Toggle } from '../../../parts/Toggle'
 import { DrawingView } from '../../../views/DrawingView'
 
 /** What lies on what when it is joined: a picture and the same in words, for the right- or the left-handed. */
-export function Joinings({ plan }: { readonly plan: Plan }) {
+export function Joinings({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
   const [hand, setHand] = useState<'right' | 'left'>('right')
   return (
     <section className="grid gap-4" aria-label="How the layers are joined">
@@ -23,7 +24,7 @@ export function Joinings({ plan }: { readonly plan: Plan }) {
         {plan.joinings.map((joining, index) => (
           <li key={joining.id} className="keep-together grid gap-1" data-joining={joining.id}>
             <p className="font-medium">
-              {index + 1}. {joining.name}
+              {index + 1}. <Amounts words={joining.name} unit={unit} />
             </p>
             <JoiningPicture joining={joining} plan={plan} mirrored={hand === 'left'} />
             <p className="text-sm text-soft">

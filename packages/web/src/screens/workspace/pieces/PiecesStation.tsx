@@ -48,7 +48,7 @@ export function PiecesStation() {
         </section>
       )}
       <FitTable fits={plan.fits} unit={unit} />
-      <Joinings plan={plan} />
+      <Joinings plan={plan} unit={unit} />
       <OtherThings plan={plan} />
     </div>
   )
