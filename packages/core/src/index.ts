@@ -166,7 +166,7 @@ export { planTrialBands, whyTrial, type TrialBand, type TrialReason } from './re
 export { missingIn, whatIfs } from './what-if/kinds.js'
 export { applicable, reckonOutcome, type Outcome, type PieceChange } from './what-if/outcome.js'
 export { whatIfIds, type WhatIf, type WhatIfId } from './what-if/what-if.js'
-export { clothArea, lengthOnCloth } from './reckon/cloth.js'
+export { clothNeeded } from './reckon/cloth.js'
 export { fewestCovers } from './reckon/fewest-covers.js'
 export { findLimit, listLimitQuestions, type Limit, type LimitQuestion } from './reckon/limit.js'
 export type { Sheet } from './reckon/sheet.js'

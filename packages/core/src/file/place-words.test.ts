@@ -13,7 +13,7 @@ describe('a place in a cover file, in words', () => {
     ['layers[0].thickness', 'Lining, thickness'],
     ['layers[2].stretchAlong', 'Outer cloth, stretch along'],
     ['seam', 'Seam allowance'],
-    ['sizing.easeWidth', 'Ease round it'],
+    ['sizing.easeWidth', 'Ease to aim at, round it'],
     ['trial.width.finished', 'Trial piece, round it'],
   ]
   for (const [path, words] of places)

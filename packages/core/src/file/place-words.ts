@@ -64,8 +64,8 @@ const sizingWords: Readonly<Record<string, string>> = {
   measure: 'Added to',
   addWidth: 'Added to the width',
   addHeight: 'Added to the height',
-  easeWidth: 'Ease round it',
-  easeHeight: 'Ease in height',
+  easeWidth: 'Ease to aim at, round it',
+  easeHeight: 'Ease to aim at, in height',
 }
 
 const trialWords: Readonly<Record<string, string>> = { width: 'round it', height: 'from top to bottom' }

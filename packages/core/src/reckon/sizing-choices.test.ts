@@ -1,7 +1,7 @@
 import { expect } from 'chai'
 import { coverFile, cutOf, familyFile } from '../file/testing/cover-files.js'
-import { clothArea, lengthOnCloth } from './cloth.js'
-import { mm, toMm } from '../length/length.js'
+import { clothNeeded } from './cloth.js'
+import { inches, toMm, zero, type Length } from '../length/length.js'
 import {
   describeDifferences,
   findSameFits,
@@ -31,12 +31,28 @@ describe('the choices of sizing', () => {
     ).to.deep.equal([])
   })
 
-  it('reckon the cloth of all outer pieces', () => {
-    // outer 15 3/4 × 10 1/2, two flaps 7 1/8 × 10 1/2 (half of 6 5/8): (15.75 + 14.25)·10.5 in² = 315 in² = 0.2032 m²
+  it('take the cloth that a layout of all outer pieces takes', () => {
+    // outer 15 3/4 × 10 1/2, two flaps 7 1/8 × 10 1/2, ¼ between: 15 3/4 + 2·(7 1/8 + 1/4) = 30 1/2 of 42 in, in one row
     const [computed] = listSizingChoices(coverFile({ options: {} }))
-    expect(computed?.outerArea).to.be.closeTo(315 * 0.0254 * 0.0254, 1e-9)
-    expect(clothArea(computed?.plan.pieces ?? [], 'binding')).to.equal(0)
-    expect(toMm(lengthOnCloth(0.5, mm(1000)))).to.equal(500)
+    if (!computed) throw new Error('A choice is missing')
+    const { plan, cover } = computed
+    const taken = (width: Length, role: 'outer' | 'binding' = 'outer') =>
+      clothNeeded(plan, cover, role, width)
+    expect(taken(inches(42))).to.equal(inches(10.5))
+    // 24 in hold the outer, and above it both flaps, turned: 10 1/2 + 1/4 + 7 1/8
+    expect(taken(inches(24))).to.equal(inches(17.875))
+    expect(taken(inches(42), 'binding')).to.equal(undefined)
+    // none turned, none fits
+    expect(taken(inches(7))).to.equal(undefined)
+  })
+
+  it('keep the ease that is set where the size is computed already', () => {
+    const [computed] = listSizingChoices(
+      coverFile({ sizing: { mode: 'computed', easeWidth: '12 mm', easeHeight: '3 mm' } }),
+    )
+    expect(computed?.file.sizing).to.include({ easeWidth: '12 mm', easeHeight: '3 mm' })
+    // 12 mm and what rounding up adds, up to an eighth of an inch
+    expect(toMm(computed?.plan.fits[0]?.ease ?? zero)).to.be.within(12, 15.2)
   })
 
   it('say what differs from the one in use', () => {

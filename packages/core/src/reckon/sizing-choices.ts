@@ -5,7 +5,6 @@ import { formatLength } from '../length/format.js'
 import { subtract, type Length } from '../length/length.js'
 import { plan, type Plan } from '../plan.js'
 import { askedReadings } from '../object/required.js'
-import { clothArea } from './cloth.js'
 
 /** One way to find the size of a cover, and what it comes to on this thing with these layers. */
 export interface SizingChoice {
@@ -15,9 +14,8 @@ export interface SizingChoice {
   readonly reason: string
   readonly price: string
   readonly file: CoverFile
+  readonly cover: Cover
   readonly plan: Plan
-  /** Of outer cloth, in square metres. */
-  readonly outerArea: number
 }
 
 /**
@@ -44,14 +42,15 @@ export function listSizingChoices(file: CoverFile): readonly SizingChoice[] {
   return [computed, ...recipes].flatMap(choice => {
     const followed = readPlannable(choice.file)
     if (!followed) return []
-    const planned = plan(followed)
-    return [{ ...choice, plan: planned, outerArea: clothArea(planned.pieces, 'outer') }]
+    return [{ ...choice, cover: followed, plan: plan(followed) }]
   })
 }
 
-/** The same cover, its size computed from the need. */
+/** The same cover, its size computed from the need; with the ease that is set, where it is computed already. */
 export function followComputed(file: CoverFile): CoverFile {
-  return { ...file, sizing: { mode: 'computed' } }
+  const { sizing } = file
+  const isComputed = sizing !== undefined && (sizing.mode === undefined || sizing.mode === 'computed')
+  return isComputed ? file : { ...file, sizing: { mode: 'computed' } }
 }
 
 /** The same cover by a recipe: what the recipe brings, its seam and its options, makes room for it. */

@@ -1,4 +1,5 @@
 import {
+  mm,
   readingWords,
   type DirectionOdds,
   type RemedyKind,
@@ -46,7 +47,7 @@ export function sayFailures({ directions }: Simulation): readonly string[] {
 }
 
 function tooSmall({ direction }: DirectionOdds): string {
-  return direction === 'width' ? 'are too tight round it' : 'are too low'
+  return direction === 'width' ? 'are too tight round it' : 'are too short'
 }
 
 function where({ direction }: DirectionOdds): string {
@@ -75,9 +76,9 @@ export function sayRemedy(kind: RemedyKind, say: SayLength): string {
     case 'finer-tape':
       return `Read a rule that is marked in ${say(kind.division)}.`
     case 'cut-along-rule':
-      return `Cut along a metal rule with a rotary cutter: each edge to ${kind.edgeMm} mm.`
+      return `Cut along a metal rule with a rotary cutter: each edge to ${say(mm(kind.edgeMm))}.`
     case 'sew-along-line':
-      return `Sew along a drawn line: each seam to ${kind.lineMm} mm.`
+      return `Sew along a drawn line: each seam to ${say(mm(kind.lineMm))}.`
     case 'measure-layers':
       return `Press the pile of layers lightly and measure it, to ${Math.round(kind.share * 100)} %.`
     case 'leave-room-to-trim':

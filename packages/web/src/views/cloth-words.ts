@@ -1,20 +1,16 @@
-import { formatLength, inches, lengthOnCloth, mm, scale, type Unit } from '@snowdrift/core'
+import { formatLength, inches, mm, type Length, type Unit } from '@snowdrift/core'
 
 /** The width that cloth usually has, as the maker says it. */
 export function usualCloth(unit: Unit): string {
-  return unit === 'in' ? '42 in' : '110 cm'
+  return unit === 'in' ? '42 in' : unit === 'cm' ? '110 cm' : '1100 mm'
 }
 
-/** An area of cloth as a length off cloth of the usual width, waste not counted. */
-export function clothLength(squareMetres: number, unit: Unit): string {
-  if (unit === 'in') {
-    const quarters = Math.ceil(lengthOnCloth(squareMetres, inches(42)) / inches(1 / 4))
-    return formatLength(scale(inches(1 / 4), quarters), 'in', { style: 'proper' })
-  }
-  return `${Math.ceil(lengthOnCloth(squareMetres, mm(1100)) / mm(10))} cm`
+export function usualClothWidth(unit: Unit): Length {
+  return unit === 'in' ? inches(42) : mm(1100)
 }
 
-/** The same in full: “8 ¼ in of 42 in cloth”. */
-export function describeCloth(squareMetres: number, unit: Unit): string {
-  return `${clothLength(squareMetres, unit)} of ${usualCloth(unit)} cloth`
+/** A length off the bolt as one asks for it: up to the next eighth of an inch, or centimetre. */
+export function clothLength(length: Length, unit: Unit): string {
+  const step = unit === 'in' ? inches(1 / 8) : mm(10)
+  return formatLength((Math.ceil(length / step) * step) as Length, unit, { style: 'proper' })
 }

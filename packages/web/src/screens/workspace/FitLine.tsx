@@ -11,7 +11,7 @@ export function FitLine({ plan, unit }: { readonly plan: Plan; readonly unit: Un
       <span className={`text-xl font-semibold sm:text-2xl ${tone}`}>{capital(words)}</span>
       {plan.fits.map(({ direction, ease, verdict }) => (
         <span key={direction} className="text-soft max-sm:text-sm">
-          {direction}: <Length value={ease} unit={unit} /> of ease
+          {direction}: <Length value={ease} unit={unit} /> of ease as cut
           <span className="max-sm:sr-only">, {verdictWords[verdict]}</span>
         </span>
       ))}

@@ -1,4 +1,4 @@
-import type { DirectionOdds, Verdict } from '@snowdrift/core'
+import { formatLength, mm, type DirectionOdds, type Unit, type Verdict } from '@snowdrift/core'
 import ApexCharts, { type ApexOptions } from 'apexcharts'
 import { useEffect, useRef } from 'react'
 import { verdictWords } from '../../../views/verdict-words'
@@ -15,18 +15,24 @@ const colours: Readonly<Record<Verdict, string>> = {
   baggy: 'var(--caution)',
 }
 
+interface EaseChartProps {
+  readonly odds: DirectionOdds
+  readonly makes: number
+  readonly unit: Unit
+}
+
 /** Columns of the ease over all makes. The table beneath says the same in words. */
-export default function EaseChart({ odds, makes }: { readonly odds: DirectionOdds; readonly makes: number }) {
+export default function EaseChart({ odds, makes, unit }: EaseChartProps) {
   const place = useRef<HTMLDivElement>(null)
   const drawn = useRef<ApexCharts | null>(null)
   useEffect(
     () =>
       drawInTurn(() => {
         drawn.current?.destroy()
-        drawn.current = new ApexCharts(place.current, chartOf(odds, makes))
+        drawn.current = new ApexCharts(place.current, chartOf(odds, makes, unit))
         void drawn.current.render()
       }),
-    [odds, makes],
+    [odds, makes, unit],
   )
   useEffect(
     () => () => {
@@ -38,7 +44,7 @@ export default function EaseChart({ odds, makes }: { readonly odds: DirectionOdd
   return <div ref={place} className="h-full contain-strict" />
 }
 
-function chartOf(odds: DirectionOdds, makes: number): ApexOptions {
+function chartOf(odds: DirectionOdds, makes: number, unit: Unit): ApexOptions {
   const { bars, stepMm } = easeBars(odds, makes)
   return {
     chart: {
@@ -76,12 +82,16 @@ function chartOf(odds: DirectionOdds, makes: number): ApexOptions {
     tooltip: { enabled: false },
     xaxis: {
       type: 'numeric',
-      ...easeAxis(bars, stepMm),
+      ...easeAxis(bars, stepMm, unit),
       axisBorder: { color: 'var(--rule)' },
       axisTicks: { show: false },
       decimalsInFloat: 0,
-      labels: { style: { colors: 'var(--soft)' }, formatter: value => `${Math.round(Number(value))}` },
-      title: { text: 'ease in mm', style: { color: 'var(--soft)', fontWeight: 400 } },
+      labels: {
+        style: { colors: 'var(--soft)' },
+        formatter: value =>
+          formatLength(mm(Number(value)), unit, { style: 'proper', finest: 16, bare: true }),
+      },
+      title: { text: `ease in ${unit}`, style: { color: 'var(--soft)', fontWeight: 400 } },
     },
     yaxis: { show: false },
     series: [

@@ -1,6 +1,8 @@
-import { toMm, type DirectionOdds, type Unit } from '@snowdrift/core'
+import { formatLength, mm, type DirectionOdds, type Length as CoreLength, type Unit } from '@snowdrift/core'
 import { lazy, Suspense } from 'react'
+import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
+import { saySpread } from '../../../views/ease-words'
 import { percent } from '../../../views/chance-words'
 import { verdictTone, verdictWords } from '../../../views/verdict-words'
 
@@ -23,32 +25,39 @@ export function EaseCharts({ directions, makes, unit }: EaseChartsProps) {
             <span className="font-medium">{odds.direction === 'width' ? 'Round it' : 'In height'}</span>
             <span className="text-soft">
               {' '}
-              planned <Length value={odds.fit.ease} unit={unit} />, two of three makes within ±
-              {Math.round(odds.spreadMm * 10) / 10} mm
+              as cut <Length value={odds.fit.ease} unit={unit} />, two of three makes within ±{' '}
+              <Fractions text={saySpread(mm(odds.spreadMm), unit)} />
             </span>
           </figcaption>
           <div className="h-44" aria-hidden data-chart={odds.direction}>
             <Suspense fallback={null}>
-              <EaseChart odds={odds} makes={makes} />
+              <EaseChart odds={odds} makes={makes} unit={unit} />
             </Suspense>
           </div>
-          <Verdicts odds={odds} />
+          <Verdicts odds={odds} unit={unit} />
         </figure>
       ))}
     </section>
   )
 }
 
-function Verdicts({ odds: { direction, verdicts, fit } }: { readonly odds: DirectionOdds }) {
+interface VerdictsProps {
+  readonly odds: DirectionOdds
+  readonly unit: Unit
+}
+
+function Verdicts({ odds: { direction, verdicts, fit }, unit }: VerdictsProps) {
   const { snug, easy, roomy, top } = fit.bands
+  const say = (length: CoreLength, bare = false) =>
+    formatLength(length, unit, { style: 'proper', finest: 32, bare })
   const spans = {
     'will-not-go': 'too small, more than the cloth gives',
-    'tight-but-goes': 'below 0 mm, and the cloth gives it',
-    'drum-tight': `0–${toMm(snug)} mm`,
-    snug: `${toMm(snug)}–${toMm(easy)} mm`,
-    easy: `${toMm(easy)}–${toMm(roomy)} mm`,
-    roomy: `${toMm(roomy)}–${toMm(top)} mm`,
-    baggy: `above ${toMm(top)} mm`,
+    'tight-but-goes': 'below nothing, and the cloth gives it',
+    'drum-tight': `up to ${say(snug)}`,
+    snug: `${say(snug, true)} to ${say(easy)}`,
+    easy: `${say(easy, true)} to ${say(roomy)}`,
+    roomy: `${say(roomy, true)} to ${say(top)}`,
+    baggy: `above ${say(top)}`,
   } as const
   const shown = (Object.keys(spans) as (keyof typeof spans)[]).filter(verdict => verdicts[verdict])
   return (
@@ -65,7 +74,9 @@ function Verdicts({ odds: { direction, verdicts, fit } }: { readonly odds: Direc
             >
               {verdictWords[verdict]}
             </th>
-            <td className="text-soft">{spans[verdict]}</td>
+            <td className="text-soft">
+              <Fractions text={spans[verdict]} />
+            </td>
             <td className="pl-3 text-right whitespace-nowrap">{percent(verdicts[verdict] ?? 0)}</td>
           </tr>
         ))}

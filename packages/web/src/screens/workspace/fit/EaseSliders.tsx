@@ -1,16 +1,20 @@
 import {
   easeStepMm,
   followComputed,
-  formatLength,
-  mm,
   toMm,
   type Cover,
+  type Direction,
   type DirectionOdds,
+  type Fit,
   type Simulation,
+  type Unit,
 } from '@snowdrift/core'
 import { Slider } from 'radix-ui'
 import { oneStep } from '../../../drafts/draft'
 import { Button } from '../../../parts/Button'
+import { Fractions } from '../../../parts/Fractions'
+import { Length } from '../../../parts/Length'
+import { sayEase, typeEase } from '../../../views/ease-words'
 import { percent } from '../../../views/chance-words'
 import { estimateChance } from '../../../views/estimate-chance'
 import { useCover } from '../cover-context'
@@ -40,18 +44,17 @@ export function EaseSliders({ simulation }: { readonly simulation: Simulation })
   const best = simulation.directions.filter(({ fit }) =>
     plan.fits.some(({ direction }) => direction === fit.direction),
   )
-  const useBest = () =>
+  const take = (easeOf: (odds: DirectionOdds) => number) =>
     change(oneStep, current =>
       best.reduce(
-        (changed, { direction, bestEaseMm }) => ({
+        (changed, odds) => ({
           ...changed,
-          sizing: withEase(changed.sizing, keys[direction], `${bestEaseMm} mm`),
+          sizing: withEase(changed.sizing, keys[odds.direction], typeEase(easeOf(odds), unit)),
         }),
         current,
       ),
     )
   const wouldHelp = now !== undefined && simulation.bestChance > now + 0.005
-  const isBest = best.every(({ direction, bestEaseMm }) => targetMm(cover, direction) === bestEaseMm)
   return (
     <section className="grid gap-4" aria-label="Ease to aim at">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
@@ -63,30 +66,75 @@ export function EaseSliders({ simulation }: { readonly simulation: Simulation })
           key={odds.direction}
           odds={odds}
           value={targetMm(cover, odds.direction)}
-          say={millimetres => formatLength(mm(millimetres), unit, { style: 'proper', finest: 32 })}
+          say={millimetres => sayEase(millimetres, unit)}
           onChange={millimetres =>
             change(`fit.${keys[odds.direction]}`, current => ({
               ...current,
-              sizing: withEase(current.sizing, keys[odds.direction], `${millimetres} mm`),
+              sizing: withEase(current.sizing, keys[odds.direction], typeEase(millimetres, unit)),
             }))
           }
         />
       ))}
-      <div className="flex flex-wrap items-center gap-3">
-        <Button look={wouldHelp ? 'act' : 'plain'} disabled={isBest} onClick={useBest}>
-          Use the best ease
-        </Button>
-        <span className="text-sm text-soft">
-          {best
-            .map(
-              ({ direction, bestEaseMm }) =>
-                `${bestEaseMm} mm ${direction === 'width' ? 'round it' : 'in height'}`,
-            )
-            .join(', ')}
-          : the least that goes on 99 times of 100 without counting on stretch.
-        </span>
-      </div>
+      <p className="text-sm text-soft">
+        What a size is computed with. Sizes are rounded up to the cutting grid, so that the ease as cut is a
+        little more: <EasesAsCut fits={plan.fits} unit={unit} />.
+      </p>
+      <EaseOffer
+        name="Use the tightest that goes"
+        why="the least that goes on 99 times of 100 without counting on stretch"
+        look={wouldHelp ? 'act' : 'plain'}
+        eases={best.map(odds => [odds.direction, odds.bestEaseMm])}
+        unit={unit}
+        targetOf={direction => targetMm(cover, direction)}
+        onTake={() => take(({ bestEaseMm }) => bestEaseMm)}
+      />
+      <EaseOffer
+        name="Use the most comfortable"
+        why="where the most makes come out snug or easy"
+        look="plain"
+        eases={best.map(odds => [odds.direction, odds.comfortableEaseMm])}
+        unit={unit}
+        targetOf={direction => targetMm(cover, direction)}
+        onTake={() => take(({ comfortableEaseMm }) => comfortableEaseMm)}
+      />
     </section>
+  )
+}
+
+const whereWords = { width: 'round it', height: 'in height' } as const
+
+function EasesAsCut({ fits, unit }: { readonly fits: readonly Fit[]; readonly unit: Unit }) {
+  return fits.map(({ direction, ease }, index) => (
+    <span key={direction}>
+      {index > 0 && ', '}
+      <Length value={ease} unit={unit} /> {whereWords[direction]}
+    </span>
+  ))
+}
+
+interface EaseOfferProps {
+  readonly name: string
+  readonly why: string
+  readonly look: 'act' | 'plain'
+  readonly eases: readonly (readonly [Direction, number])[]
+  readonly unit: Unit
+  readonly targetOf: (direction: Direction) => number
+  readonly onTake: () => void
+}
+
+/** An ease worth aiming at, both ways, one press away. What is aimed at already can be no nearer than its unit tells. */
+function EaseOffer({ name, why, look, eases, unit, targetOf, onTake }: EaseOfferProps) {
+  const isTaken = eases.every(([direction, ease]) => Math.abs(targetOf(direction) - ease) < easeStepMm / 2)
+  const said = eases.map(([direction, ease]) => `${sayEase(ease, unit)} ${whereWords[direction]}`)
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <Button look={look} disabled={isTaken} onClick={onTake}>
+        {name}
+      </Button>
+      <span className="text-sm text-soft">
+        <Fractions text={said.join(', ')} />: {why}.
+      </span>
+    </div>
   )
 }
 
@@ -127,11 +175,13 @@ function EaseSlider({ odds, value, say, onChange }: EaseSliderProps) {
         </Slider.Track>
         <Slider.Thumb
           aria-label={`Ease ${label.toLowerCase()}`}
-          aria-valuetext={`${value} millimetres`}
+          aria-valuetext={say(value)}
           className="block size-5 rounded-full border-2 border-thread bg-surface"
         />
       </Slider.Root>
-      <span className="text-right whitespace-nowrap">{say(value)}</span>
+      <span className="text-right whitespace-nowrap">
+        <Fractions text={say(value)} />
+      </span>
     </div>
   )
 }

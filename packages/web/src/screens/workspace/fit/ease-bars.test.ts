@@ -36,11 +36,13 @@ describe('the columns of the ease', () => {
     expect(bars[1]?.ofHundred).to.be.closeTo(600 / 140, 1e-9)
   })
 
-  it('stand on an axis of whole millimetres', () => {
+  it('stand on an axis of marks that the unit has', () => {
     const bars = [bar(-1.5, 'will-not-go'), bar(11, 'easy')]
     // from −1.5 to 11.5: steps of 2, from −2 to 12
-    expect(easeAxis(bars, 0.5)).to.deep.equal({ min: -2, max: 12, tickAmount: 7 })
-    expect(easeAxis([], 1)).to.deep.equal({ min: 0, max: 1, tickAmount: 1 })
+    expect(easeAxis(bars, 0.5, 'mm')).to.deep.equal({ min: -2, max: 12, tickAmount: 7 })
+    expect(easeAxis([], 1, 'cm')).to.deep.equal({ min: 0, max: 1, tickAmount: 1 })
+    // 13 mm in steps of 1/16 in would be nine; from −1/16 to 8/16 in
+    expect(easeAxis(bars, 0.5, 'in')).to.deep.equal({ min: -1.5875, max: 12.7, tickAmount: 9 })
   })
 
   it('name a verdict where its name has room, and mark its bound in any case', () => {

@@ -1,4 +1,5 @@
-import { judgeEase, mm, type DirectionOdds, type Verdict } from '@snowdrift/core'
+import { judgeEase, mm, type DirectionOdds, type Unit, type Verdict } from '@snowdrift/core'
+import { axisSteps } from '../../../views/ease-words'
 
 /** One column of the chart: where it begins, how many makes of a hundred it holds, and the verdict it lies in. */
 export interface EaseBar {
@@ -33,12 +34,10 @@ export function easeBars(
   return { bars, stepMm }
 }
 
-const steps = [1, 2, 5, 10, 20, 50, 100, 200, 500, 1000]
-
-/** An axis of whole millimetres round the columns, with at most ten marks. */
-export function easeAxis(bars: readonly EaseBar[], stepMm: number) {
+/** An axis in marks of the unit round the columns, with at most ten of them; in millimetres. */
+export function easeAxis(bars: readonly EaseBar[], stepMm: number, unit: Unit) {
   const [least, most] = [bars[0]?.fromMm ?? 0, (bars.at(-1)?.fromMm ?? 0) + stepMm]
-  const step = steps.find(candidate => (most - least) / candidate <= 9) ?? most - least
+  const step = axisSteps(unit).find(candidate => (most - least) / candidate <= 9) ?? most - least
   const min = Math.floor(least / step) * step
   const max = Math.ceil(most / step) * step
   return { min, max, tickAmount: Math.round((max - min) / step) }

@@ -9,7 +9,7 @@ const measureWords = { open: 'the open width', wrap: 'the wrap', device: 'the de
 const easeRange: LengthRange = { min: zero, max: mm(150) }
 const amountRange: LengthRange = { min: zero, max: mm(500) }
 
-/** The ease that is aimed at, where the size is computed. */
+/** The ease to aim at, where the size is computed. Rounding up to the grid makes of it the ease as cut. */
 export function EaseFields() {
   const { file, planned, unit, division, change } = useCover()
   const { sizing } = file
@@ -30,8 +30,8 @@ export function EaseFields() {
   )
   return (
     <div className="flex flex-wrap gap-6">
-      {field('easeWidth', 'Ease round it')}
-      {field('easeHeight', 'Ease in height')}
+      {field('easeWidth', 'Ease to aim at, round it')}
+      {field('easeHeight', 'Ease to aim at, in height')}
     </div>
   )
 }

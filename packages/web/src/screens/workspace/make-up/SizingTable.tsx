@@ -2,9 +2,10 @@ import { describeDifferences, type CoverFile, type SizingChoice, type Unit } fro
 import { Amounts } from '../../../parts/Amounts'
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
-import { clothLength, usualCloth } from '../../../views/cloth-words'
+import { usualCloth } from '../../../views/cloth-words'
 import { headlineOf, verdictTone, verdictWords } from '../../../views/verdict-words'
 import { useCover } from '../cover-context'
+import { ClothNeeded } from './ClothNeeded'
 import { sharedScale, SmallStrip } from './SmallStrip'
 
 interface SizingTableProps {
@@ -33,7 +34,7 @@ export function SizingTable({ choices, chosen, onChoose }: SizingTableProps) {
               Outer cut
             </th>
             <th scope="col" className="pr-2 font-normal">
-              Ease
+              Ease as cut
             </th>
             <th scope="col" className="font-normal">
               Cloth, {usualCloth(unit)} wide
@@ -68,7 +69,7 @@ interface RowProps {
 }
 
 function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
-  const { id, name, reason, price, plan, outerArea } = choice
+  const { id, name, reason, price, cover, plan } = choice
   const outer = plan.pieces.find(piece => piece.id === 'outer')
   const { words, tone } = headlineOf(plan)
   const differs = inUse && !chosen ? describeDifferences(choice, inUse) : []
@@ -124,7 +125,7 @@ function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
         ))}
       </td>
       <td className="py-2 whitespace-nowrap">
-        <Fractions text={clothLength(outerArea, unit)} />
+        <ClothNeeded plan={plan} cover={cover} unit={unit} />
       </td>
     </tr>
   )

@@ -1,19 +1,13 @@
-import {
-  clothArea,
-  describeChoice,
-  listFamiliesFor,
-  switchFamily,
-  type Family,
-  type Unit,
-} from '@snowdrift/core'
+import { describeChoice, listFamiliesFor, switchFamily, type Family, type Unit } from '@snowdrift/core'
 import { useMemo } from 'react'
 import { oneStep } from '../../../drafts/draft'
 import { Button } from '../../../parts/Button'
 import { Fractions } from '../../../parts/Fractions'
-import { describeCloth } from '../../../views/cloth-words'
+import { usualCloth } from '../../../views/cloth-words'
 import { plannedOf, type Planned } from '../../../views/planned'
 import { headlineOf } from '../../../views/verdict-words'
 import { useCover } from '../cover-context'
+import { ClothNeeded } from './ClothNeeded'
 import { sharedScale, SmallStrip } from './SmallStrip'
 import { difficultyWords } from './way-words'
 
@@ -103,14 +97,20 @@ function WayRow({ way, unit, scale, chosen, onChoose }: WayRowProps) {
   )
 }
 
-function Outcome({ planned: { plan, missing }, unit }: { readonly planned: Planned; readonly unit: Unit }) {
-  if (!plan)
+function Outcome({
+  planned: { plan, cover, missing },
+  unit,
+}: {
+  readonly planned: Planned
+  readonly unit: Unit
+}) {
+  if (!plan || !cover)
     return missing.length > 0 ? <>Still to measure: {missing.map(describeChoice).join('; ')}.</> : null
   const { words, tone } = headlineOf(plan)
   return (
     <>
-      <span className={tone}>{words}</span>,{' '}
-      <Fractions text={describeCloth(clothArea(plan.pieces, 'outer'), unit)} />.
+      <span className={tone}>{words}</span>, <ClothNeeded plan={plan} cover={cover} unit={unit} /> of{' '}
+      <Fractions text={usualCloth(unit)} /> cloth.
     </>
   )
 }

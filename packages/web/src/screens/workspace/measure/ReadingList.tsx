@@ -13,12 +13,14 @@ import {
   type ReadingState,
   type TypedObject,
   type TypedReading,
+  type Unit,
 } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
 import { useState } from 'react'
 import { Button } from '../../../parts/Button'
 import { FindingNote } from '../../../parts/FindingNote'
-import { Thickness } from '../../../parts/Length'
+import { Fractions } from '../../../parts/Fractions'
+import { saySpread } from '../../../views/ease-words'
 import { LengthField } from '../../../parts/LengthField'
 import { findingsAbout, useCover } from '../cover-context'
 
@@ -82,7 +84,7 @@ export function ReadingList({ thing, reading, onFocus }: ReadingListProps) {
               )
             }
           />
-          <Sureness object={planned.cover?.objects[thing]} reading={reading} />
+          <Sureness object={planned.cover?.objects[thing]} reading={reading} unit={unit} />
         </div>
       )}
       {findingsAbout(planned, `reading:${reading}`).map(finding => (
@@ -137,18 +139,18 @@ function inState(entry: TypedReading, state: ReadingState | ''): TypedReading {
   return 'about' in detail ? detail : detail.value
 }
 
-function Sureness({
-  object,
-  reading,
-}: {
+interface SurenessProps {
   readonly object: CoveredObject | undefined
   readonly reading: ReadingKey
-}) {
+  readonly unit: Unit
+}
+
+function Sureness({ object, reading, unit }: SurenessProps) {
   const uncertainty = object && deriveUncertainty(object, reading)
   if (!uncertainty) return null
   return (
     <span className="text-sm text-soft">
-      sure to ± <Thickness value={uncertainty} />
+      sure to ± <Fractions text={saySpread(uncertainty, unit)} />
     </span>
   )
 }

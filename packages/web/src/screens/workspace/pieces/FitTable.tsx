@@ -21,7 +21,7 @@ export function FitTable({ fits, unit }: { readonly fits: readonly Fit[]; readon
               Finished
             </th>
             <th scope="col" className="font-normal">
-              Ease
+              Ease as cut
             </th>
             <th scope="col" className="font-normal">
               Verdict
