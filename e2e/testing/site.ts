@@ -65,7 +65,19 @@ const shop: NonNullable<Parameters<typeof serve>[0]['shop']> = {
       kind: 'offers',
       offers:
         role === 'padding'
-          ? [{ id: 'p', role, name: 'Test foam', widthMm: 1500, pricePerMetre: 20, cuts: [], stockMm: 9000 }]
+          ? [
+              {
+                id: 'p',
+                role,
+                name: 'Test foam',
+                thicknessMm: 3,
+                shrinkage: 0,
+                widthMm: 1500,
+                pricePerMetre: 20,
+                cuts: [],
+                stockMm: 9000,
+              },
+            ]
           : [],
     }),
 }

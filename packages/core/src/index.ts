@@ -101,7 +101,7 @@ export {
 export { parseLength } from './length/parse.js'
 export { customary, defaultTapeDivision, oneOf, units, type Unit } from './length/unit.js'
 export { typicalMaterials, type TypedMaterial } from './file/typical-materials.js'
-export { prints } from './material/material.js'
+export { pressedThickness, prints } from './material/material.js'
 export { roles, roleWords, type Role } from './material/role.js'
 export { objectKinds, spineShapes, usualSpine, type ObjectKind, type SpineShape } from './object/kind.js'
 export { readingStateWords, readingWords } from './object/reading-words.js'
@@ -141,6 +141,9 @@ export {
   type NotionStock,
 } from './cutting/notions.js'
 export type { ShopOffer } from './cutting/offer.js'
+export type { NotionKind } from './cutting/notions.js'
+export { comesInSheets, sheetSizes, sheetToBuy, type SheetSize } from './cutting/sheet-sizes.js'
+export { convertPrice, costOf, findToBuy, pricedLength, type ToBuy } from './cutting/to-buy.js'
 export { boughtCloth, layoutRequestOf, type CuttingOptions, type SheetToUse } from './cutting/request-of.js'
 export { lengthToBuy, shopStep, weighPurchases, type Purchase } from './cutting/shopping.js'
 export { afterWash, beforeWash } from './cutting/shrink.js'

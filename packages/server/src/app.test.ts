@@ -162,8 +162,15 @@ describe('the server', function () {
 
   it('keeps settings with a version of their own', async () => {
     const first = await app().request('GET', '/api/settings')
-    expect(first.body).to.deep.equal({ version: 1, unit: 'in', grid: null, tapeDivision: null, seam: null })
-    const body = { unit: 'cm', grid: '2 mm', tapeDivision: '1 mm', seam: '6 mm' }
+    expect(first.body).to.deep.equal({
+      version: 1,
+      unit: 'in',
+      grid: null,
+      tapeDivision: null,
+      seam: null,
+      currency: '',
+    })
+    const body = { unit: 'cm', grid: '2 mm', tapeDivision: '1 mm', seam: '6 mm', currency: 'kr.' }
     expect((await app().request('PUT', '/api/settings', { body, ...ifMatch(1) })).body).to.deep.equal({
       ...body,
       version: 2,
@@ -191,7 +198,7 @@ describe('the server', function () {
       413,
       'The body is larger than 256 kB. Send less at once.',
     ])
-    const odd = await post(coverBody({ family: 'tent', seam: 'wide' }))
+    const odd = await post(coverBody({ family: 'tent', seam: ['wide'] as unknown as string }))
     expect(odd.status).to.equal(422)
     expect(odd.body.issues.map(({ path }) => path)).to.deep.equal(['file.seam'])
     expect((await post({ ...coverBody(), thingId: 'x' })).status).to.equal(422)

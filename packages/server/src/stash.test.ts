@@ -357,7 +357,18 @@ describe('the stash', function () {
   it('asks the shop, and says when it is closed', async () => {
     answer = {
       kind: 'offers',
-      offers: [{ id: 'a', role: 'outer', name: 'A', widthMm: 1100, cuts: [], stockMm: 0 }],
+      offers: [
+        {
+          id: 'a',
+          role: 'outer',
+          name: 'A',
+          thicknessMm: 0.3,
+          shrinkage: 0,
+          widthMm: 1100,
+          cuts: [],
+          stockMm: 0,
+        },
+      ],
     }
     expect((await app().request('GET', '/api/shop/offers?role=outer')).body).to.deep.equal({
       shop: 'Test shop',

@@ -18,7 +18,7 @@ describe('the bodies that the server takes', () => {
     swatch: '#aabbcc',
     material: { role: 'outer', name: 'Twill', thickness: '0.4' },
   }
-  const settings = { unit: 'in', grid: '1/4 in', tapeDivision: null, seam: '3/8' }
+  const settings = { unit: 'in', grid: '1/4 in', tapeDivision: null, seam: '3/8', currency: '€' }
 
   it('of a thing are kept as typed', () => {
     const read = readThingBody(thing)

@@ -83,7 +83,9 @@ export function readSettingsBody(input: unknown): ReadResult<SettingsBody> {
   const unitOnly = check(z.looseObject({ unit }), input)
   if (!unitOnly.ok) return unitOnly
   const read = check(settingsSchema(unitOnly.value.unit), input)
-  return read.ok ? { ok: true, value: input as SettingsBody } : read
+  if (!read.ok) return read
+  const { currency } = read.value
+  return { ok: true, value: { ...(input as SettingsBody), currency } }
 }
 
 function settingsSchema(unitInForce: Unit) {
@@ -94,6 +96,7 @@ function settingsSchema(unitInForce: Unit) {
     grid: grid.nullable(),
     seam: seam.nullable(),
     tapeDivision: division.nullable(),
+    currency: z.string().max(8).default(''),
   })
 }
 

@@ -12,6 +12,8 @@ const sourceSchema = z.strictObject({
   buy: z.boolean().default(true),
   /** The width of cloth to buy. */
   width: typedLength.nullable().default(null),
+  /** The size of sheet to buy, by its id; null for the smallest that will do. */
+  sheet: z.string().max(40).nullable().default(null),
 })
 export type CuttingSource = z.infer<typeof sourceSchema>
 
@@ -19,6 +21,8 @@ const pinSchema = z.strictObject({
   group: z.string().max(200),
   piece: z.string().max(200),
   cloth: z.string().max(100),
+  /** Which of several sheets alike, from 1. */
+  sheet: z.int().min(1).max(500).default(1),
   /** Millimetres from the left selvedge and the beginning of the cloth. */
   xMm: z.number().min(0).max(100_000),
   yMm: z.number().min(0).max(100_000),

@@ -45,6 +45,8 @@ export const settingsRow = z.strictObject({
   grid: z.string().nullable(),
   tapeDivision: z.string().nullable(),
   seam: z.string().nullable(),
+  /** What prices are in, as the maker writes it; empty where nobody said. */
+  currency: z.string(),
 })
 export type SettingsRow = z.infer<typeof settingsRow>
 

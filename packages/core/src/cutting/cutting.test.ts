@@ -166,6 +166,8 @@ describe('what to buy', () => {
     id: 'a',
     role: 'outer',
     name: 'A',
+    thicknessMm: 0.28,
+    shrinkage: 4,
     widthMm: 1100,
     pricePerMetre: 10,
     cuts: [{ name: 'fat quarter', widthMm: 457.2, lengthMm: 533.4, price: 4 }],
@@ -193,6 +195,28 @@ describe('what to buy', () => {
     const ways = weighPurchases(outer, request, [cheap, offer], 'in', layOut)
     expect(ways.at(-1)?.offer.id).to.equal('b')
     expect(ways.at(-1)?.inStock).to.equal(false)
+  })
+
+  it('puts what is like the planned cloth before what is cheaper and another', () => {
+    const canvas = { ...offer, id: 'canvas', thicknessMm: 0.75, pricePerMetre: 1 }
+    const ways = weighPurchases(outer, request, [canvas, offer], 'in', layOut)
+    expect(ways.map(way => [way.offer.id, way.alike])).to.deep.equal([
+      ['a', true],
+      ['a', true],
+      ['canvas', false],
+      ['canvas', false],
+    ])
+    // of a cloth that nobody named, any is alike
+    const unnamed = weighPurchases({ ...outer, thickness: zero }, request, [canvas], 'in', layOut)
+    expect(unnamed.every(({ alike }) => alike)).to.equal(true)
+  })
+
+  it('washes what is bought by its own shrinkage', () => {
+    const bolt = (shrinkage: number) =>
+      weighPurchases(outer, request, [{ ...offer, shrinkage, cuts: [] }], 'cm', layOut)[0]
+    const [shrinks, stays] = [bolt(30), bolt(0)]
+    if (shrinks?.kind !== 'length' || stays?.kind !== 'length') throw new Error('no bolt')
+    expect(shrinks.length).to.be.above(stays.length)
   })
 
   it('offers nothing that the pieces do not go on', () => {

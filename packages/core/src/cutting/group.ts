@@ -21,6 +21,8 @@ export interface CuttingGroup {
   readonly role: Role
   /** The material as the layers name it; empty where none is named. */
   readonly material: string
+  /** As the layer has it; nothing where no layer names it. */
+  readonly thickness: Length
   readonly shrinkage: number
   readonly washed: boolean
   readonly print: Layer['print']
@@ -51,6 +53,7 @@ export function groupPieces(covers: readonly CoverToCut[]): readonly CuttingGrou
         key,
         role: piece.role,
         material: layer.name,
+        thickness: layer.thickness,
         shrinkage: layer.shrinkage,
         washed: layer.washed,
         print: layer.print,

@@ -5,6 +5,9 @@ export interface ShopOffer {
   readonly id: string
   readonly role: Role
   readonly name: string
+  readonly thicknessMm: number
+  /** Percent lost in the first wash. */
+  readonly shrinkage: number
   /** Usable width. */
   readonly widthMm: number
   /** Absent for what is sold in sheets only. */

@@ -19,9 +19,14 @@ export interface CuttingOptions {
   readonly sheets: readonly SheetToUse[]
   /** The width of cloth to buy; none buys nothing. */
   readonly buyWidth?: Length
+  /** The size of sheet to buy, where the material comes in sheets. */
+  readonly buySheet?: { readonly width: Length; readonly length: Length }
   readonly pins: Readonly<Record<string, Pin>>
   readonly budgetMs: number
 }
+
+/** More sheets than that are never bought for one cutting. */
+const mostSheets = 60
 
 /** The id of cloth that is still to be bought. */
 export const boughtCloth = 'to buy'
@@ -31,7 +36,7 @@ export const boughtCloth = 'to buy'
  * cloth that is not there any more, or over an edge by now, are let go. Undefined where there is no cloth at all.
  */
 export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): LayoutRequest | undefined {
-  const { cuts, unit, sheets, buyWidth, pins, budgetMs } = options
+  const { cuts, unit, sheets, buyWidth, buySheet, pins, budgetMs } = options
   const { shrinkage } = group
   const cloths: readonly Cloth[] = [
     ...sheets.map(({ id, width, length, washed }) => ({
@@ -40,6 +45,9 @@ export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): L
       length: afterWash(length, { shrinkage, washed }),
       count: 1,
     })),
+    ...(buySheet
+      ? [{ id: boughtCloth, width: buySheet.width, length: buySheet.length, count: mostSheets }]
+      : []),
     ...(buyWidth ? [{ id: boughtCloth, width: afterWash(buyWidth, group), count: 1 }] : []),
   ]
   if (cloths.length === 0) return undefined

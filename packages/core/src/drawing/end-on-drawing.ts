@@ -32,6 +32,7 @@ function drawClosed(section: Section, say: SayLength): Drawing {
   const detail = drawDetail(plies, [detailLeft, detailTop], detailWidth, unit)
   const bulge = rounded ? scale(thickness, 0.17) : zero
   const dimension = add(width, reach, scale(unit, 3))
+  const thick = section.thicknessUnknown ? 'thickness not measured' : say(thickness)
   return {
     title: section.title,
     from: [subtract(negate(reach), add(scale(unit, 5), bulge)), subtract(negate(reach), scale(unit, 7))],
@@ -40,7 +41,7 @@ function drawClosed(section: Section, say: SayLength): Drawing {
     marks: [
       ...thingClosed(section),
       ...nameSides(section, reach, unit),
-      ...drawHeight([dimension, zero], [dimension, thickness], say(thickness), scale(unit, 0.8)),
+      ...drawHeight([dimension, zero], [dimension, thickness], thick, scale(unit, 0.8)),
       ...detail.marks,
     ],
   }

@@ -44,6 +44,42 @@ function pathsOf({ marks }: Drawing, style: PathMark['style']): readonly PathMar
   return marks.filter((mark): mark is PathMark => mark.kind === 'path' && mark.style === style)
 }
 
+describe('the end-on picture', () => {
+  const wordsOf = (readings: Readonly<Record<string, string[]>>) => {
+    const { section } = planFrom(
+      familyFile('slip-cover', {
+        object: { kind: 'softcover', readings },
+        layers: [
+          { role: 'padding', name: 'batting', thickness: '2.3 mm', squash: 0.35 },
+          { role: 'outer', name: 'cotton', thickness: '0.28 mm' },
+        ],
+      }),
+    )
+    const words = drawEndOn(section, say).marks.flatMap(mark => (mark.kind === 'text' ? [mark.text] : []))
+    return { section, words }
+  }
+
+  it('does not draw a book flat whose thickness nobody can know, and does not say one', () => {
+    const { section, words } = wordsOf({ height: ['240'], openWidth: ['340'] })
+    expect(section.thickness).to.be.above(0)
+    expect(words).to.include('thickness not measured')
+    expect(words).not.to.include('0 mm')
+  })
+
+  it('says the thickness that was read, or that the wrap leaves', () => {
+    expect(wordsOf({ height: ['240'], width: ['160'], thickness: ['20'] }).words).to.include('20 mm')
+    // 340 − 2·160
+    expect(wordsOf({ height: ['240'], width: ['160'], openWidth: ['340'] }).words).to.include('20 mm')
+  })
+
+  it('says that padding is measured pressed, and cloth as it is', () => {
+    const { words } = wordsOf({ height: ['240'], width: ['160'], thickness: ['20'] })
+    // 2.3·(1 − 0.35/2) = 1.9
+    expect(words).to.include('batting, 1.9\u00a0mm pressed')
+    expect(words).to.include('cotton, 0.28\u00a0mm')
+  })
+})
+
 for (const [id, plan] of plans)
   describe(`the pictures of a ${id}`, () => {
     it('keep inside their frames: outside and inside, closed and open, each joining', () => {

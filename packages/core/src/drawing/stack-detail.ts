@@ -1,5 +1,6 @@
 import type { Ply } from '../families/section.js'
-import { add, ratio, scale, toMm, type Length } from '../length/length.js'
+import { sayThickness } from '../finding/say.js'
+import { add, ratio, scale, type Length } from '../length/length.js'
 import { rectangle, text, type Mark, type Point } from './drawing.js'
 import { fillOf } from './ply-fill.js'
 
@@ -37,7 +38,6 @@ export function drawDetail(
   return { marks: [title, ...marks], height: (bottom - top) as Length }
 }
 
-/** Thickness is said in millimetres everywhere: no tape has a mark for it. */
-function thicknessOf({ thickness }: Ply): string {
-  return `${Math.round(toMm(thickness) * 100) / 100}\u00a0mm`
+function thicknessOf({ thickness, pressed }: Ply): string {
+  return sayThickness(thickness).replace(' ', '\u00a0') + (pressed ? ' pressed' : '')
 }

@@ -48,12 +48,18 @@ export function thicknessOf(object: CoveredObject): Length {
   return deriveThickness(object) ?? zero
 }
 
+/** As thick, beside its width, as a book is drawn whose thickness nobody can know. */
+const usualShare = 0.12
+
 /** The closed book in its cover, seen from the tail. */
 export function bookSection(object: CoveredObject, stack: Stack, flap?: Section['flap']): Section {
+  const width = largestReading(object, 'width') ?? deriveInnerWidth(object) ?? zero
+  const thickness = deriveThickness(object)
   return {
     title: 'The closed book in its cover, seen from the tail',
-    width: largestReading(object, 'width') ?? deriveInnerWidth(object) ?? zero,
-    thickness: thicknessOf(object),
+    width,
+    thickness: thickness ?? scale(width, usualShare),
+    ...(thickness === undefined && { thicknessUnknown: true as const }),
     board: deriveBoard(object).length,
     rounded: object.spine === 'rounded',
     device: false,

@@ -8,6 +8,8 @@ export interface Ply {
   readonly role: Role
   readonly name: string
   readonly thickness: Length
+  /** It is thicker until it is pressed, and its pressed thickness is what stands here. */
+  readonly pressed?: true
 }
 
 /**
@@ -22,6 +24,8 @@ export interface Section {
   /** Spine edge to fore-edge; of a pouch, side to side. */
   readonly width: Length
   readonly thickness: Length
+  /** Nobody can know it from what was measured; it is drawn as such books usually are, and not said. */
+  readonly thicknessUnknown?: true
   /** A book's boards, drawn inside it. */
   readonly board: Length
   readonly rounded: boolean
@@ -38,6 +42,7 @@ export interface Section {
 }
 
 export function plyOf(layer: Layer): Ply {
-  const { role, name } = layer
-  return { role, name, thickness: role === 'outer' ? layer.thickness : pressedThickness(layer) }
+  const { role, name, thickness } = layer
+  if (role === 'outer' || layer.squash === 0) return { role, name, thickness }
+  return { role, name, thickness: pressedThickness(layer), pressed: true }
 }

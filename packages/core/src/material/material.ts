@@ -28,6 +28,6 @@ export interface Material {
 }
 
 /** Thickness where another layer presses on it lightly: t·(1 − κ/2). Source: docs/craft.md, The layer stack. */
-export function pressedThickness({ thickness, squash }: Material): Length {
+export function pressedThickness({ thickness, squash }: Pick<Material, 'thickness' | 'squash'>): Length {
   return scale(thickness, 1 - squash / 2)
 }

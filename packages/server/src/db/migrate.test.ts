@@ -109,6 +109,30 @@ describe('bringing the tables up to date', function () {
     }
   })
 
+  it('says of pins that are there already on which sheet they hold', async () => {
+    const sequelize = await open(await emptyDatabase())
+    await migrate(sequelize, migrations.slice(0, 3))
+    const [shop, cut, bare] = ['7', '8', '9'].map(n => `${n}b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f`)
+    const pin = { group: 'outer', piece: 'a', cloth: 'to buy', xMm: 1, yMm: 2, turned: false }
+    const plan = (pins: readonly object[]) => JSON.stringify({ coverIds: [cut], pins })
+    await sequelize.query(
+      `INSERT INTO workshops VALUES ('${shop}', 'home');
+       INSERT INTO settings VALUES ('${shop}', 1, 'in');
+       INSERT INTO cuttings (id, workshop_id, version, created_at, updated_at, plan)
+       VALUES ('${cut}', '${shop}', 1, now(), now(), '${plan([pin])}'), ('${bare}', '${shop}', 1, now(), now(), '${plan([])}')`,
+    )
+    await migrate(sequelize)
+    const rows = await sequelize.query<{ plan: object }>('SELECT plan FROM cuttings ORDER BY id', {
+      type: QueryTypes.SELECT,
+    })
+    expect(rows.map(row => row.plan)).to.deep.equal([
+      { coverIds: [cut], pins: [{ ...pin, sheet: 1 }] },
+      { coverIds: [cut], pins: [] },
+    ])
+    const [settings] = await sequelize.query('SELECT currency FROM settings', { type: QueryTypes.SELECT })
+    expect(settings).to.deep.equal({ currency: '' })
+  })
+
   it('lets go of pieces that were kept for covers that are gone, and of covers that never were', async () => {
     const sequelize = await open(await emptyDatabase())
     await migrate(sequelize, migrations.slice(0, 2))

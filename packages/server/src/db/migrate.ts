@@ -1,6 +1,7 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
 import { Umzug } from 'umzug'
 import type { Migration } from './migrations/migration.js'
+import * as buying from './migrations/004-buying.js'
 import * as answers from './migrations/003-answers.js'
 import * as stash from './migrations/002-stash.js'
 import * as workshops from './migrations/001-workshops.js'
@@ -9,6 +10,7 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['001-workshops', workshops],
   ['002-stash', stash],
   ['003-answers', answers],
+  ['004-buying', buying],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

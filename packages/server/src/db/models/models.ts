@@ -56,6 +56,7 @@ export interface SettingsColumns {
   grid: string | null
   tapeDivision: string | null
   seam: string | null
+  currency: string
 }
 
 /** The tables as Sequelize sees them; the migrations make them. */
@@ -113,6 +114,7 @@ export function defineModels(sequelize: Sequelize): Models {
         grid: DataTypes.STRING,
         tapeDivision: DataTypes.STRING,
         seam: DataTypes.STRING,
+        currency: DataTypes.STRING,
       },
       { ...options, tableName: 'settings' },
     ),

@@ -10,7 +10,15 @@ export async function ensureWorkshop(
   await Workshop.bulkCreate([{ id: newId(), slug }], { ignoreDuplicates: true })
   const row = await Workshop.findOne({ where: { slug }, rejectOnEmpty: true })
   const { id } = row.get()
-  const settings = { workshopId: id, version: 1, unit: 'in', grid: null, tapeDivision: null, seam: null }
+  const settings = {
+    workshopId: id,
+    version: 1,
+    unit: 'in',
+    grid: null,
+    tapeDivision: null,
+    seam: null,
+    currency: '',
+  }
   await Settings.bulkCreate([settings], { ignoreDuplicates: true })
   return id
 }

@@ -10,7 +10,14 @@ const thing: ThingRow = {
   unit: 'in',
   object: { kind: 'notebook', readings: { height: ['5 1/2'], width: ['3 1/2 in'] } },
 }
-const settings: SettingsRow = { version: 1, unit: 'in', grid: null, tapeDivision: null, seam: null }
+const settings: SettingsRow = {
+  version: 1,
+  unit: 'in',
+  grid: null,
+  tapeDivision: null,
+  seam: null,
+  currency: '',
+}
 
 describe('the file of a new cover', () => {
   it('can be read as it stands', () => {
@@ -39,6 +46,33 @@ describe('the file of a new cover', () => {
   it('keeps within the length of a name', () => {
     const file = newCoverFile({ ...thing, name: 'n'.repeat(120) }, settings)
     expect(readDraft(file).ok).to.equal(true)
+  })
+})
+
+describe('the layers of a new cover', () => {
+  const layersFor = (object: ThingRow['object']) => newCoverFile({ ...thing, object }, settings).layers
+
+  it('are cotton as it typically measures: it shrinks', () => {
+    expect(layersFor({ kind: 'notebook' })).to.deep.include.members([
+      {
+        role: 'outer',
+        name: 'Quilting cotton',
+        thickness: '0.28 mm',
+        stretchAlong: 1,
+        stretchAcross: 2.5,
+        shrinkage: 3,
+        seeThrough: 0.2,
+        frays: 'some',
+      },
+    ])
+    expect(layersFor({ kind: 'notebook' }).map(({ role, shrinkage }) => [role, shrinkage])).to.deep.equal([
+      ['lining', 3],
+      ['outer', 3],
+    ])
+  })
+
+  it('are lined with card where boards are covered', () => {
+    expect(layersFor({ kind: 'journal' }).map(({ role }) => role)).to.deep.equal(['card', 'outer'])
   })
 })
 

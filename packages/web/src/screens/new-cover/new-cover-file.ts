@@ -4,16 +4,21 @@ import {
   families,
   mm,
   sayObjectUnit,
+  typicalMaterials,
   type CoverFile,
+  type Family,
+  type Role,
   type SettingsRow,
   type ThingRow,
+  type TypedLayer,
   type TypedObject,
 } from '@snowdrift/core'
 
-/** A first cover for a thing: the workshop's units, plain cotton with a cotton lining, sizes computed. */
+/** A first cover for a thing: the workshop's units, plain cotton, lined, sizes computed. */
 export function newCoverFile({ name, object, unit }: ThingRow, settings: SettingsRow): CoverFile {
   const { grid, seam, tapeDivision } = settings
   const said = unit === settings.unit ? object : sayObjectUnit(object, unit)
+  const family = familyFor(said)
   return {
     format: coverFormat,
     version: coverVersion,
@@ -21,20 +26,31 @@ export function newCoverFile({ name, object, unit }: ThingRow, settings: Setting
     unit: settings.unit,
     ...(grid !== null && { grid }),
     object: { ...said, ...(tapeDivision !== null && said.tapeDivision === undefined && { tapeDivision }) },
-    family: familyFor(said),
+    family: family?.id ?? '',
     ...(seam !== null && { seam }),
     sizing: { mode: 'computed' },
     options: {},
-    layers: [
-      { role: 'lining', name: 'Cotton lining', thickness: '0.28 mm', stretchAlong: 1, stretchAcross: 2.5 },
-      { role: 'outer', name: 'Quilting cotton', thickness: '0.28 mm', stretchAlong: 1, stretchAcross: 2.5 },
-    ],
+    layers: layersFor(family),
     extras: [],
   }
 }
 
 /** The first way of making that suits the kind of thing; a maker changes it at will. */
-function familyFor({ kind, spine = 'flat', foldsBack = true }: TypedObject): string {
+function familyFor({ kind, spine = 'flat', foldsBack = true }: TypedObject): Family | undefined {
   const object = { kind, spine, foldsBack, tapeDivision: mm(1), readings: {} }
-  return families.find(family => family.suits(object).suits)?.id ?? ''
+  return families.find(family => family.suits(object).suits)
+}
+
+/** Cotton, as it typically measures; what boards are covered with is lined with card. */
+function layersFor(family: Family | undefined): TypedLayer[] {
+  const lining = family?.traits.includes('boards') ? typical('card') : typical('lining')
+  return [lining, typical('outer', 'Quilting cotton')]
+}
+
+function typical(role: Role, name?: string): TypedLayer {
+  const found = typicalMaterials.find(
+    material => material.role === role && (name ?? material.name) === material.name,
+  )
+  if (!found) throw new Error(`No typical ${name ?? role}`)
+  return { ...found }
 }

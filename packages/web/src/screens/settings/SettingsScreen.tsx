@@ -16,6 +16,7 @@ import { oneStep, type Draft } from '../../drafts/draft'
 import { settingsId, standingOf } from '../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../drafts/use-draft'
 import { ConflictNotice } from '../../parts/ConflictNotice'
+import { Field, controlLook } from '../../parts/Field'
 import { LengthField } from '../../parts/LengthField'
 import { SavingState } from '../../parts/SavingState'
 import { SelectField } from '../../parts/SelectField'
@@ -56,7 +57,7 @@ function WorkshopSettings({ settings }: { readonly settings: SettingsRow }) {
 
 function Workshop({ draft }: { readonly draft: Draft<SettingsBody> }) {
   const changes = useDraftChanges('settings', settingsId)
-  const { unit, grid, tapeDivision, seam } = draft.body
+  const { unit, grid, tapeDivision, seam, currency } = draft.body
   const change = (changed: Partial<SettingsBody>) =>
     changes.change(oneStep, body => ({ ...body, ...changed }))
   return (
@@ -103,6 +104,20 @@ function Workshop({ draft }: { readonly draft: Draft<SettingsBody> }) {
         range={{ min: mm(1), max: mm(50) }}
         onChange={typed => change({ seam: typed ?? null })}
       />
+      <Field label="Currency" help="Written behind every price: €, fr., kr.">
+        {({ id, describedBy }) => (
+          <input
+            id={id}
+            aria-describedby={describedBy}
+            className={`${controlLook} max-w-28`}
+            maxLength={8}
+            value={currency}
+            onChange={event =>
+              changes.change('currency', body => ({ ...body, currency: event.target.value }))
+            }
+          />
+        )}
+      </Field>
     </section>
   )
 }

@@ -1,10 +1,13 @@
 import {
   defaultInset,
   mm,
-  prints,
+  pressedThickness,
+  readLength,
+  sayThickness,
   type MaterialRow,
   type TypedLayer,
   type TypedMaterial,
+  type Unit,
   roleWords,
 } from '@snowdrift/core'
 import { ArrowDown, X } from 'lucide-react'
@@ -15,6 +18,7 @@ import { FindingNote } from '../../../parts/FindingNote'
 import { LengthField } from '../../../parts/LengthField'
 import { PercentField } from '../../../parts/PercentField'
 import { SelectField } from '../../../parts/SelectField'
+import { printWords } from '../../../views/material-words'
 import { findingsAbout, useCover } from '../cover-context'
 import { choicesFor } from './layer-from'
 
@@ -56,6 +60,7 @@ export function LayerEditor({ layer, materials, onChange, onRemove, onMoveOut }:
           unit={unit}
           value={layer.thickness}
           thin
+          help={pressedWords(layer, unit)}
           division={mm(0.05)}
           range={{ min: mm(0.01), max: mm(50) }}
           onChange={typed => typed !== undefined && set({ thickness: typed })}
@@ -99,12 +104,7 @@ export function LayerEditor({ layer, materials, onChange, onRemove, onMoveOut }:
           <SelectField
             label="Print"
             value={layer.print ?? 'none'}
-            choices={
-              Object.fromEntries(prints.map(print => [print, print])) as Record<
-                (typeof prints)[number],
-                string
-              >
-            }
+            choices={printWords}
             onChange={print => set({ print })}
           />
           {role !== 'lining' && (
@@ -117,6 +117,13 @@ export function LayerEditor({ layer, materials, onChange, onRemove, onMoveOut }:
       ))}
     </li>
   )
+}
+
+/** What the stack counts of a layer that gives way: the pictures show it pressed. */
+function pressedWords({ role, thickness, squash = 0 }: TypedLayer, unit: Unit): string | undefined {
+  const read = readLength(thickness, unit, { min: mm(0.01), max: mm(50) })
+  if (role === 'outer' || !(squash > 0) || !read.ok) return undefined
+  return `As it lies; pressed lightly it counts as ${sayThickness(pressedThickness({ thickness: read.length, squash }))}.`
 }
 
 interface MaterialChoiceProps {

@@ -1,5 +1,9 @@
 import {
   boughtCloth,
+  comesInSheets,
+  findToBuy,
+  mm,
+  type Unit,
   checkPinsTogether,
   describeUnplaced,
   findLeftOvers,
@@ -22,6 +26,7 @@ import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
 import { CutSteps } from './CutSteps'
 import type { GroupJob } from './group-job'
+import { Sheets } from './Sheets'
 import { SheetPicture, type Move } from './SheetPicture'
 import { SourceChooser } from './SourceChooser'
 import { StashActions } from './StashActions'
@@ -107,10 +112,10 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
     ]
   }, [layout, request, unit])
   const cut = order[Math.min(step, order.length - 1)]
-  const move = ({ piece, cloth, x, y, turned }: Move) => {
-    const pin = { group: group.key, piece, cloth, xMm: toMm(x), yMm: toMm(y), turned }
+  const move = ({ piece, cloth, sheet, x, y, turned }: Move) => {
+    const pin = { group: group.key, piece, cloth, sheet, xMm: toMm(x), yMm: toMm(y), turned }
     const pieces = request.pieces.map(entry =>
-      entry.id === piece ? { ...entry, pin: { cloth, sheet: 1, x, y, turned } } : entry,
+      entry.id === piece ? { ...entry, pin: { cloth, sheet, x, y, turned } } : entry,
     )
     const [problem] = checkPinsTogether({ ...request, pieces })
     setRefused(problem ? sayPinProblem(problem.message, group.pieces) : '')
@@ -120,7 +125,7 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
     cutting.change(before => ({ ...before, pins: [...withoutPin(before.pins, group.key, piece)] }))
   return (
     <div className="grid gap-3">
-      <Summary layout={layout} request={request} />
+      <Summary group={group} layout={layout} request={request} />
       {describeUnplaced(layout.unplaced, sayProperly(unit)).map(({ code, message, hint }) => (
         <div key={message} className="flex gap-2 border-l-3 border-bad py-1 pl-3" data-finding={code}>
           <OctagonAlert className="mt-1 size-4 shrink-0 text-bad" aria-label="Cannot be made" />
@@ -173,35 +178,52 @@ function sayPinProblem(message: string, pieces: Labels): string {
   return inLabels(message.replaceAll(/“([^”]{1,59}…)”/g, 'it'), pieces)
 }
 
-function nameOfSheet({ source }: GroupJob, { cloth }: UsedSheet, unit: 'in' | 'cm' | 'mm'): string {
-  if (cloth === boughtCloth) return 'to buy'
+function nameOfSheet({ group, source }: GroupJob, { cloth, sheet }: UsedSheet, unit: Unit): string {
+  if (cloth === boughtCloth) return comesInSheets(group.role) ? `sheet ${sheet}, to buy` : 'to buy'
   const piece = source.offered.find(({ id }) => id === cloth)
   return piece ? sayStashPiece(piece, source.material?.unit ?? unit, unit) : cloth
 }
 
+interface SummaryProps {
+  readonly group: GroupJob['group']
+  readonly layout: Layout
+  readonly request: LayoutRequest
+}
+
 /** How much cloth it takes, and how good that is. */
-function Summary({ layout, request }: { readonly layout: Layout; readonly request: LayoutRequest }) {
+function Summary({ group, layout, request }: SummaryProps) {
   const { unit } = useCover()
+  const toBuy = findToBuy(group, request, layout, unit)
   const bought = layout.used.find(({ cloth }) => cloth === boughtCloth)
   const width = request.cloths.find(({ id }) => id === boughtCloth)?.width
   const stash = layout.used.filter(({ cloth }) => cloth !== boughtCloth).length
   return (
     <p data-used={bought ? formatLength(bought.length, unit) : ''}>
       {stash > 0 && `${stash} ${stash === 1 ? 'piece' : 'pieces'} of the stash. `}
-      {bought && width && (
+      {toBuy?.kind === 'sheets' && (
+        <>
+          <Sheets toBuy={toBuy} unit={unit} /> to buy.
+        </>
+      )}
+      {toBuy?.kind === 'length' && bought && width && (
         <>
           <Length value={bought.length} unit={unit} /> of <Length value={width} unit={unit} /> cloth to buy
-          {bought.length > bought.bound ? (
-            <>
-              ; no layout takes less than <Length value={bought.bound} unit={unit} finest={8} />.
-            </>
-          ) : (
-            '; no layout takes less.'
-          )}
+          <Bound used={bought} unit={unit} />
         </>
       )}
       {!bought && stash > 0 && 'Nothing to buy.'}
     </p>
+  )
+}
+
+/** How good the layout is, where something is known that no layout can do better than. */
+function Bound({ used: { length, bound }, unit }: { readonly used: UsedSheet; readonly unit: Unit }) {
+  if (length <= bound) return '; no layout takes less.'
+  if (bound < mm(3)) return '.'
+  return (
+    <>
+      ; no layout takes less than <Length value={bound} unit={unit} finest={8} />.
+    </>
   )
 }
 

@@ -1,10 +1,13 @@
 import {
+  comesInSheets,
   cutFrom,
   groupPieces,
   layoutRequestOf,
   readLength,
   mm,
+  sheetToBuy,
   type CoverToCut,
+  type CuttingGroup,
   type Length,
   type MaterialRow,
   type StashPieceRow,
@@ -60,12 +63,11 @@ function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
       groupPieces(covers).map((gathered): GroupJob => {
         const source = sourceOf(gathered, plan, materials, pieces)
         const group = source.material ? cutFrom(gathered, source.material.material) : gathered
-        const buyWidth = source.settings.buy ? widthToBuy(source, unit) : undefined
         const request = layoutRequestOf(group, {
           cuts: plan.cuts,
           unit,
           sheets: source.sheets,
-          ...(buyWidth && { buyWidth }),
+          ...(source.settings.buy && whatToBuy(group, source, unit)),
           pins: pinsOf(group, plan),
           budgetMs,
         })
@@ -172,6 +174,12 @@ function useCoversToCut(coverIds: readonly string[]): readonly CoverToCut[] {
       }),
     [coverIds, rows, ownId, file, planned],
   )
+}
+
+/** Board and card are bought in sheets, cloth off a bolt. */
+function whatToBuy(group: CuttingGroup, source: Source, unit: Unit) {
+  if (comesInSheets(group.role)) return { buySheet: sheetToBuy(group, source.settings.sheet) }
+  return { buyWidth: widthToBuy(source, unit) }
 }
 
 /** The width of cloth to buy: the one typed, else that of the material, else what is usual. */

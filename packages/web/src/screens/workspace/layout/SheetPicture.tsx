@@ -1,10 +1,13 @@
 import {
   DndContext,
-  PointerSensor,
+  MouseSensor,
+  TouchSensor,
   useDraggable,
   useSensor,
   useSensors,
+  type DndContextProps,
   type DragEndEvent,
+  type UniqueIdentifier,
 } from '@dnd-kit/core'
 import {
   drawSheet,
@@ -32,6 +35,7 @@ import type { GroupJob } from './group-job'
 export interface Move {
   readonly piece: string
   readonly cloth: string
+  readonly sheet: number
   readonly x: Length
   readonly y: Length
   readonly turned: boolean
@@ -62,7 +66,11 @@ export function SheetPicture(props: SheetPictureProps) {
   const { unit, division } = useCover()
   const narrow = useIsNarrow()
   const frame = useRef<HTMLDivElement>(null)
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }))
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
+    // A swipe that begins on a piece scrolls the page; a piece that is held moves.
+    useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 8 } }),
+  )
   const { group } = job
   const placements = layout.placements.filter(on => on.cloth === sheet.cloth && on.sheet === sheet.sheet)
   const labels = useMemo(() => new Map(group.pieces.map(({ id, label }) => [id, label])), [group])
@@ -85,6 +93,7 @@ export function SheetPicture(props: SheetPictureProps) {
     onMove({
       piece: placed.piece,
       cloth: sheet.cloth,
+      sheet: sheet.sheet,
       x: onMark(x, sheet.width - wide, division),
       y: onMark(y, mostY, division),
       turned,
@@ -125,7 +134,7 @@ export function SheetPicture(props: SheetPictureProps) {
           · {formatLength(sheet.length, unit, { style: 'proper', finest: 16 })} used
         </span>
       </figcaption>
-      <DndContext sensors={sensors} onDragEnd={onDragEnd}>
+      <DndContext sensors={sensors} accessibility={sayDragging(labels)} onDragEnd={onDragEnd}>
         <div
           ref={frame}
           className="relative"
@@ -157,6 +166,22 @@ export function SheetPicture(props: SheetPictureProps) {
   )
 }
 
+/** What a screen reader hears while a piece is dragged: its name, not its id. */
+function sayDragging(labels: ReadonlyMap<string, string>): NonNullable<DndContextProps['accessibility']> {
+  const nameOf = ({ id }: { readonly id: UniqueIdentifier }) => labels.get(String(id)) ?? 'The piece'
+  return {
+    announcements: {
+      onDragStart: ({ active }) => `${nameOf(active)} is picked up.`,
+      onDragOver: () => undefined,
+      onDragEnd: ({ active }) => `${nameOf(active)} is put down and stays there.`,
+      onDragCancel: ({ active }) => `${nameOf(active)} lies where it lay.`,
+    },
+    screenReaderInstructions: {
+      draggable: 'The arrow keys move the piece, Enter pins it, r turns it by a quarter.',
+    },
+  }
+}
+
 /** Letters of twelve pixels, wherever the cloth is shown. */
 function frameOf(narrow: boolean) {
   return { width: narrow ? 350 : 700, height: 340, letter: 12 }
@@ -184,7 +209,7 @@ function Handle({ placed, label, where, isPinned, style, onKeyDown }: HandleProp
       aria-roledescription="piece on the cloth"
       aria-pressed={isPinned}
       aria-label={`${label}, ${where}${placed.turned ? ', turned' : ''}${isPinned ? ', pinned' : ''}`}
-      className={`absolute touch-none cursor-grab active:cursor-grabbing ${
+      className={`absolute touch-manipulation cursor-grab active:cursor-grabbing ${
         isPinned ? 'border-2 border-thread' : 'border border-transparent hover:border-thread'
       } ${transform ? 'z-10 bg-thread-soft/70' : ''}`}
       style={{ ...style, ...shift }}

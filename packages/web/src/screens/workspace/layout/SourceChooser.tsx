@@ -1,4 +1,15 @@
-import { mm, readLength, type CuttingSource } from '@snowdrift/core'
+import {
+  comesInSheets,
+  formatLength,
+  mm,
+  readLength,
+  sheetSizes,
+  sheetToBuy,
+  type CuttingSource,
+  type Length,
+  type SheetSize,
+  type Unit,
+} from '@snowdrift/core'
 import { useMaterialsQuery } from '../../../api/api'
 import { LengthField } from '../../../parts/LengthField'
 import { SelectField } from '../../../parts/SelectField'
@@ -69,7 +80,18 @@ export function SourceChooser({ job, cutting }: { readonly job: GroupJob; readon
           />
           More may be bought
         </label>
-        {settings.buy && (
+        {settings.buy && comesInSheets(group.role) && (
+          <SelectField
+            label="Sheets to buy"
+            value={settings.sheet ?? ''}
+            choices={{
+              '': `the smallest that will do: ${saySheet(sheetToBuy(group, null), unit)}`,
+              ...Object.fromEntries(sheetSizes.map(size => [size.id, saySheet(size, unit)])),
+            }}
+            onChange={sheet => change({ sheet: sheet || null })}
+          />
+        )}
+        {settings.buy && !comesInSheets(group.role) && (
           <LengthField
             whenLeft
             label="Width of the cloth to buy"
@@ -84,6 +106,11 @@ export function SourceChooser({ job, cutting }: { readonly job: GroupJob; readon
       </div>
     </details>
   )
+}
+
+function saySheet({ width, length }: SheetSize, unit: Unit): string {
+  const say = (side: Length, bare: boolean) => formatLength(side, unit, { style: 'proper', finest: 8, bare })
+  return `${say(width, true)} × ${say(length, false)}`
 }
 
 const widths = { min: mm(10), max: mm(10_000) }

@@ -1,5 +1,6 @@
 import {
   inches,
+  zero,
   type CuttingBody,
   type CuttingGroup,
   type MaterialRow,
@@ -12,6 +13,7 @@ const group: CuttingGroup = {
   key: 'outer larch',
   role: 'outer',
   material: 'Larch',
+  thickness: zero,
   shrinkage: 0,
   washed: false,
   print: 'none',
@@ -46,14 +48,14 @@ const piece = (id: string, changes: Partial<StashPieceRow> = {}): StashPieceRow 
 const sheetsOf = (changes: Partial<CuttingBody>, pieces: readonly StashPieceRow[]) =>
   sourceOf(group, { ...plan, ...changes }, [material('m', 'larch ')], pieces).sheets.map(({ id }) => id)
 const source = (pieces: readonly string[] | null) => ({
-  [group.key]: { materialId: null, pieces: pieces && [...pieces], buy: true, width: null },
+  [group.key]: { materialId: null, pieces: pieces && [...pieces], buy: true, width: null, sheet: null },
 })
 
 describe('where the cloth of a group comes from', () => {
   it('is the row of the same name, whatever its case, unless another is chosen', () => {
     const rows = [material('m', 'Larch'), material('n', 'Spruce')]
     expect(sourceOf(group, plan, rows, []).material?.id).to.equal('m')
-    const chosen = { [group.key]: { materialId: 'n', pieces: null, buy: true, width: null } }
+    const chosen = { [group.key]: { materialId: 'n', pieces: null, buy: true, width: null, sheet: null } }
     expect(sourceOf(group, { ...plan, sources: chosen }, rows, []).material?.id).to.equal('n')
     expect(sourceOf({ ...group, material: 'Felt' }, plan, rows, []).material).to.equal(undefined)
   })
@@ -87,7 +89,7 @@ describe('where the cloth of a group comes from', () => {
 })
 
 describe('pins', () => {
-  const pin = { group: group.key, piece: 'p', cloth: 'c', xMm: 25.4, yMm: 0, turned: false }
+  const pin = { group: group.key, piece: 'p', cloth: 'c', sheet: 1, xMm: 25.4, yMm: 0, turned: false }
 
   it('are one a piece: the last one holds', () => {
     const moved = { ...pin, xMm: 50.8 }

@@ -23,7 +23,7 @@ export interface Source {
   readonly settings: CuttingSource
 }
 
-const unsettled: CuttingSource = { materialId: null, pieces: null, buy: true, width: null }
+const unsettled: CuttingSource = { materialId: null, pieces: null, buy: true, width: null, sheet: null }
 
 /** The stash row that a group is cut from: the one chosen, else the one of the same name and role; of no name, any. */
 export function sourceOf(
@@ -62,9 +62,9 @@ export function pinsOf(group: CuttingGroup, { pins }: CuttingBody): Readonly<Rec
   return Object.fromEntries(
     pins
       .filter(pin => pin.group === group.key)
-      .map(({ piece, cloth, xMm, yMm, turned }) => [
+      .map(({ piece, cloth, sheet, xMm, yMm, turned }) => [
         piece,
-        { cloth, sheet: 1, x: mm(xMm), y: mm(yMm), turned },
+        { cloth, sheet, x: mm(xMm), y: mm(yMm), turned },
       ]),
   )
 }
