@@ -1,5 +1,5 @@
 import { checkPlaces } from './extras/check-places.js'
-import type { ExtraPlan } from './extras/contract.js'
+import type { ExtraPlan, SizeNote } from './extras/contract.js'
 import { extras as knownExtras } from './extras/registry.js'
 import type { FamilyOptions, FamilyPlan, Job } from './families/contract.js'
 import { settleMakeUp, type Settled } from './families/recipe.js'
@@ -25,6 +25,8 @@ export interface Plan extends FamilyPlan {
   readonly extraPieces: Readonly<Record<string, number>>
   /** Where extras lie on the pieces that carry them. */
   readonly placed: readonly PlacedExtra[]
+  /** What else is to be known of the extras: by which, counted from 0. */
+  readonly notes: readonly (SizeNote & { readonly extra: number })[]
 }
 
 /** An extra on its piece, seen from the right side: its lower left corner from that of the piece. */
@@ -62,6 +64,7 @@ export function plan(cover: Cover): Plan {
       pieces.flatMap(({ piece, index }) => (index === undefined ? [] : [[piece.id, index]])),
     ),
     placed: added.flatMap((extra, index) => (extra ? placesOf(extra, index) : [])),
+    notes: added.flatMap((entry, extra) => (entry?.notes ?? []).map(note => ({ ...note, extra }))),
     notions: numberedNotions([...made.notions, ...added.flatMap(extra => extra?.notions ?? [])]),
     strip: withExtras(made.strip, added),
     settled: { seam: settled.seam, options: family.resolveOptions(job) },

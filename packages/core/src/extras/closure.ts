@@ -3,7 +3,7 @@ import type { Trait } from '../families/trait.js'
 import { add, negate, scale, subtract, zero, type Length } from '../length/length.js'
 import { deriveThickness } from '../object/derive.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
-import type { ExtraJob, Footprint } from './contract.js'
+import type { ExtraJob, Footprint, SizeNote } from './contract.js'
 
 /** How thick the closed thing is, as far as its readings tell. */
 export function closedThickness(object: CoveredObject): Length {
@@ -50,6 +50,13 @@ export function closureEnds(
     { at: [left, level], way: [-1, 0], face: 'outside' },
     { at: [subtract(total, right), level], way: [1, 0], face: 'outside' },
   ]
+}
+
+/** Where along its edges a closure sits: from below, or on a device's mouth from the side. */
+export function alongEdge(job: Pick<ExtraJob<unknown>, 'cover' | 'traits'>, y?: Length): SizeNote {
+  const [first] = closureEnds(job, y)
+  if (first.way[0] === 0) return { label: 'middle from the side edge', length: first.at[0] }
+  return { label: 'middle from the lower edge', length: subtract(job.cover.strip.height, first.at[1]) }
 }
 
 /** A point so far from an end on its way off the cover; back onto it where `by` is negative. */

@@ -37,6 +37,16 @@ for (const extra of extras)
         expect(JSON.parse(JSON.stringify(plan))).to.deep.equal(plan)
       })
 
+    it('says to whoever makes it where it goes, or how large it is', () => {
+      const [carrier] = carriers
+      const plan = planFrom(withExtra(carrier?.id ?? ''))
+      expect(plan.placed.length + plan.notes.length).to.be.above(0)
+      for (const { extra: index, label, length } of plan.notes) {
+        expect([index, label]).to.deep.equal([0, label.toLowerCase()])
+        expect(length).to.be.above(0)
+      }
+    })
+
     it('is left out, and found fault with, where a way of making cannot carry it', () => {
       for (const { id } of families.filter(({ traits }) => extra.refuses(traits) !== undefined)) {
         const plan = planFrom(withExtra(id))

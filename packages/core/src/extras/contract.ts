@@ -40,6 +40,12 @@ export interface Footprint extends Omit<StripArea, 'piece'> {
   readonly atEdge?: boolean
 }
 
+/** A size that no piece and no notion says, and that whoever makes it must know: how far lines are apart. */
+export interface SizeNote {
+  readonly label: string
+  readonly length: Length
+}
+
 /** What an extra brings: things to cut, things to buy, its place on the strip, warnings. */
 export interface ExtraPlan {
   readonly pieces: readonly Piece[]
@@ -49,6 +55,7 @@ export interface ExtraPlan {
   readonly holes: readonly StripHole[]
   readonly footprints: readonly Footprint[]
   readonly findings: readonly Finding[]
+  readonly notes: readonly SizeNote[]
   /** What it adds to the plies of the seam that catches it. */
   readonly caught: Length
 }
@@ -63,6 +70,7 @@ export function extraPlan(parts: Partial<ExtraPlan>): ExtraPlan {
     holes: [],
     footprints: [],
     findings: [],
+    notes: [],
     caught: zero,
     ...parts,
   }

@@ -42,6 +42,7 @@ export const bookmark = defineExtra<BookmarkOptions>({
     const x = spine ? add(spine.x, scale(spine.width, 1 / 2)) : zero
     return extraPlan({
       notions: [{ id: 'bookmark', count: 1, length: sideRoundedUp(reasons, grid), measureFirst: false }],
+      notes: [{ label: 'from the left edge', length: x }],
       lines: [
         { kind: 'tie', from: [x, zero], to: [x, cover.strip.height], face: 'inside', label: 'bookmark' },
       ],

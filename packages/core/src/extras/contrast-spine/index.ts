@@ -45,6 +45,7 @@ export const contrastSpine = defineExtra<ContrastSpineOptions>({
     const onto = options.overBoard ?? customary(1, unit)
     const width = add(spine.width, scale(onto, 2))
     return extraPlan({
+      notes: [{ label: 'onto each board', length: onto }],
       pieces: [
         {
           id: 'contrast-spine',

@@ -48,6 +48,7 @@ export const elasticBand = defineExtra<ElasticBandOptions>({
     const edge = front ? add(front.x, front.width) : zero
     const x = subtract(edge, options.fromEdge ?? customary(1, unit))
     return extraPlan({
+      notes: [{ label: 'in from the fore-edge', length: options.fromEdge ?? customary(1, unit) }],
       notions: [{ id: 'elastic', count: 1, length, measureFirst: true }],
       lines: [
         { kind: 'elastic', from: [x, zero], to: [x, cover.strip.height], face: 'outside', label: 'elastic' },

@@ -7,7 +7,7 @@ import { customary } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
 import { because, times, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closureEnds, refusesGlued } from '../closure.js'
+import { alongEdge, closureEnds, refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob, type Footprint } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -76,6 +76,7 @@ export const handles = defineExtra<HandlesOptions>({
         },
       ],
       ...drawn(job, width, span),
+      notes: [{ label: 'between its feet', length: span }, alongEdge(job, options.y)],
       findings: [
         ...findingWhen(span < least, 'handle-span', about, { span, least }),
         ...findingWhen(fold === 'three' && outer.frays !== 'none', 'handle-frays', about, {

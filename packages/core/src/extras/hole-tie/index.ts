@@ -4,7 +4,7 @@ import { mm, negate, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { times } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
+import { alongEdge, closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -49,6 +49,11 @@ export const holeTie = defineExtra<HoleTieOptions>({
         },
       ],
       holes,
+      notes: [
+        { label: 'holes across', length: diameter },
+        { label: 'in from each fore-edge', length: inset },
+        alongEdge(job, options.y),
+      ],
       lines: closureEnds(job, options.y).map(end => ({
         kind: 'tie' as const,
         from: offEnd(end, negate(inset)),

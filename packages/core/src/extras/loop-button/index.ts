@@ -5,7 +5,7 @@ import { add, mm, negate, subtract, zero, type Length } from '../../length/lengt
 import { customary } from '../../length/unit.js'
 import { twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
+import { alongEdge, closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -62,6 +62,11 @@ export const loopButton = defineExtra<LoopButtonOptions>({
         { id: 'button', count: 1, measureFirst: true },
       ],
       ...drawn(job, { reach, button, thickness }),
+      notes: [
+        { label: 'button across', length: button },
+        { label: 'edge to button', length: reach },
+        alongEdge(job, options.y),
+      ],
       findings: findingWhen(reach < needs, 'extra-too-short', about, {
         extra: 'The loop',
         has: reach,

@@ -3,7 +3,7 @@ import { lengthOption } from '../../families/option-fields.js'
 import { findingWhen } from '../../finding/finding.js'
 import { mm, negate, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
+import { alongEdge, closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -48,6 +48,11 @@ export const magnets = defineExtra<MagnetsOptions>({
     return extraPlan({
       notions: [{ id: 'magnet', count: 2, measureFirst: false }],
       holes,
+      notes: [
+        { label: 'magnets across', length: diameter },
+        { label: 'in from each edge', length: customary(3 / 4, unit) },
+        alongEdge(job, options.y),
+      ],
       footprints: holes.map(({ at }) => ({ ...groundAround(at, diameter), crossesFolds: false })),
       findings: findingWhen(distance < least, 'magnet-near-sensor', about, { distance, least }),
     })

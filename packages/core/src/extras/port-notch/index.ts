@@ -37,6 +37,11 @@ export const portNotch = defineExtra<PortNotchOptions>({
     const left = options.x ?? scale(subtract(ground?.width ?? zero, wide), 1 / 2)
     const at = [add(ground?.at[0] ?? zero, left), subtract(cover.strip.height, half)] as const
     return extraPlan({
+      notes: [
+        { label: 'notch wide', length: wide },
+        { label: 'deep', length: half },
+        { label: 'from the left', length: left },
+      ],
       pieces: [
         {
           id: 'port-notch',

@@ -49,6 +49,7 @@ export const quilting = defineExtra<QuiltingOptions>({
     })
     return extraPlan({
       lines,
+      notes: [{ label: 'lines apart', length: pitch }],
       findings: findingWhen(!layerOf(stack, 'padding'), 'quilting-without-padding', about, {
         cloth: outerOf(stack).name || 'the outer cloth',
       }),

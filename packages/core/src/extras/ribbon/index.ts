@@ -21,6 +21,7 @@ export const ribbon = defineExtra<Place>({
     if (!outer) return extraPlan({})
     const y = options.y === undefined ? scale(strip.height, 0.8) : subtract(strip.height, options.y)
     return extraPlan({
+      notes: [{ label: 'from the lower edge', length: subtract(strip.height, y) }],
       notions: [
         {
           id: 'trim-ribbon',

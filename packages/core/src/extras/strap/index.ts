@@ -4,7 +4,7 @@ import { mm, scale, subtract, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, closureEnds, offEnd, refusesClosure } from '../closure.js'
+import { alongEdge, closedThickness, closureEnds, offEnd, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -53,6 +53,7 @@ export const strap = defineExtra<StrapOptions>({
       : ([subtract(back.at[0], half), corner(1)] as const)
     const size = sideways ? { width: length.exact, height: width } : { width, height: length.exact }
     return extraPlan({
+      notes: [alongEdge(job, options.y)],
       pieces: [
         {
           id: 'strap',

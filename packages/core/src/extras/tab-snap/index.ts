@@ -8,7 +8,7 @@ import { outerOf } from '../../material/layer.js'
 import { because, totalOf, twice, type Reason } from '../../piece/reason.js'
 import type { Piece } from '../../piece/piece.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
+import { alongEdge, closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -63,6 +63,11 @@ export const tabSnap = defineExtra<TabSnapOptions>({
       pieces,
       notions: [{ id: 'snap', count: 1, measureFirst: true }],
       ...drawn(job, width, length),
+      notes: [
+        { label: 'tab finished', length },
+        { label: 'snap in from its end', length: customary(1, unit) },
+        alongEdge(job, options.y),
+      ],
       findings: findingWhen(length < needs, 'extra-too-short', about, {
         extra: 'The tab',
         has: length,

@@ -30,6 +30,10 @@ export const thumbScoop = defineExtra<ThumbScoopOptions>({
     const wide = scale(depth, 3)
     const walls = placePanels(strip.panels).filter(({ kind }) => kind === 'wall')
     return extraPlan({
+      notes: [
+        { label: 'scoop wide', length: wide },
+        { label: 'deep', length: depth },
+      ],
       shapes: walls.map(({ x, width }) => ({
         piece: 'outer',
         name: 'scoop',

@@ -7,7 +7,7 @@ import { customary } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
 import { because, totalOf, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
+import { closedThickness, alongEdge, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -44,6 +44,7 @@ export const tiePair = defineExtra<TiePairOptions>({
     const cloth = options.cutFrom === 'cloth'
     return extraPlan({
       ...cutTies(job),
+      notes: [alongEdge(job, options.y)],
       lines: ends.map((end): StripLine => ({
         kind: 'tie',
         from: end.at,

@@ -44,6 +44,7 @@ export const wrapRibbon = defineExtra<WrapRibbonOptions>({
     const y =
       options.y === undefined ? scale(cover.strip.height, 1 / 2) : subtract(cover.strip.height, options.y)
     return extraPlan({
+      notes: [{ label: 'middle from the lower edge', length: subtract(cover.strip.height, y) }],
       notions: [{ id: 'wrap-ribbon', count: 1, length, measureFirst: false }],
       lines: [
         {

@@ -31,6 +31,7 @@ export const zipGuard = defineExtra<ZipGuardOptions>({
     const zip = cover.notions.find(({ id }) => id === 'zip')?.length
     if (!zip) return extraPlan({})
     return extraPlan({
+      notes: [{ label: 'along the zip', length: zip.cut }],
       pieces: [
         {
           id: 'zip-guard',

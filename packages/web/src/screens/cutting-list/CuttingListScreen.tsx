@@ -1,7 +1,9 @@
 import {
+  findFamily,
   drawPiece,
   drawStrip,
   sayProperly,
+  roleWords,
   type CoverFile,
   type Piece,
   type Plan,
@@ -22,6 +24,8 @@ import { StillMissing } from '../../views/StillMissing'
 import { Joinings } from '../workspace/pieces/Joinings'
 import { textScaleFor } from '../../views/text-scale'
 import { verdictWords } from '../../views/verdict-words'
+import { Added } from './Added'
+import { InTheWay, ToMind } from './ToMind'
 
 /** What goes to the table: every piece with its sketch, its size and an arrow to its top. Prints in black and white. */
 export function Screen() {
@@ -64,13 +68,16 @@ function CuttingList({ file }: { readonly file: CoverFile }) {
   return (
     <article>
       <h1 className="text-2xl font-semibold">{file.name || 'Cover without a name'}</h1>
-      <Facts plan={plan} unit={unit} />
+      <InTheWay plan={plan} unit={unit} />
+      <Facts file={file} plan={plan} unit={unit} />
       <Laid plan={plan} unit={unit} />
       <ul className="mt-4 grid gap-x-8 gap-y-6 sm:grid-cols-2 print:grid-cols-2">
         {plan.pieces.map(piece => (
           <PieceToCut key={piece.id} piece={piece} unit={unit} layers={file.layers} />
         ))}
       </ul>
+      <ToMind plan={plan} unit={unit} />
+      <Added file={file} plan={plan} unit={unit} />
       {plan.notions.length > 0 && (
         <section className="keep-together mt-6">
           <h2 className="text-lg font-semibold">Notions</h2>
@@ -120,10 +127,23 @@ function Laid({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
   )
 }
 
-function Facts({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
+interface FactsProps {
+  readonly file: CoverFile
+  readonly plan: Plan
+  readonly unit: Unit
+}
+
+function Facts({ file, plan, unit }: FactsProps) {
+  const isGlued = findFamily(file.family)?.traits.includes('glued') ?? false
   return (
     <p className="mt-1 text-soft">
-      Seam <Length value={plan.settled.seam} unit={unit} />, included.{' '}
+      {isGlued ? (
+        'Glued: the turn-ins are included, and there is no seam. '
+      ) : (
+        <>
+          Seam <Length value={plan.settled.seam} unit={unit} />, included.{' '}
+        </>
+      )}
       {plan.fits.map(({ direction, finished, verdict }) => (
         <span key={direction}>
           Finished {direction} <Length value={finished} unit={unit} />, {verdictWords[verdict]}.{' '}
@@ -156,7 +176,7 @@ function PieceToCut({
         </span>
       </div>
       <p className="text-sm text-soft">
-        {cloth || role}
+        {cloth || roleWords[role].toLowerCase()}
         {measureFirst && '; measure first'}
         {blank && (
           <>

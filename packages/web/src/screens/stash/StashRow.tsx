@@ -51,7 +51,7 @@ function describe({ material, stock }: MaterialRow): string {
     stock.notion?.replaceAll('-', ' '),
     print === 'none' ? undefined : `${print} print`,
     washed ? 'washed' : shrinkage > 0 ? `shrinks ${shrinkage} %` : undefined,
-    stock.price === undefined ? undefined : `${stock.price.toFixed(2)} a ${priceOf(stock.notion)}`,
+    stock.price === undefined ? undefined : sayPrice(stock.price),
   ]
     .filter(Boolean)
     .join(' · ')

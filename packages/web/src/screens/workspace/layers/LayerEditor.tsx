@@ -25,13 +25,15 @@ import { choicesFor } from './layer-from'
 interface LayerEditorProps {
   readonly layer: TypedLayer
   readonly materials: readonly MaterialRow[]
+  /** Nothing is cut from it in this way of making. */
+  readonly isUnused: boolean
   readonly onChange: (field: string, layer: TypedLayer) => void
   readonly onRemove: (() => void) | undefined
   readonly onMoveOut: (() => void) | undefined
 }
 
 /** One layer: its material, how thick it is, where it ends. */
-export function LayerEditor({ layer, materials, onChange, onRemove, onMoveOut }: LayerEditorProps) {
+export function LayerEditor({ layer, materials, isUnused, onChange, onRemove, onMoveOut }: LayerEditorProps) {
   const { planned, unit, division } = useCover()
   const { role } = layer
   const name = roleWords[role]
@@ -53,6 +55,11 @@ export function LayerEditor({ layer, materials, onChange, onRemove, onMoveOut }:
           </Button>
         )}
       </div>
+      {isUnused && (
+        <p className="text-sm text-caution">
+          No piece is cut from it in this way of making; it only counts in the bulk.
+        </p>
+      )}
       <MaterialChoice layer={layer} materials={materials} onChoose={next => onChange('material', next)} />
       <div className="flex flex-wrap gap-x-6 gap-y-4">
         <LengthField

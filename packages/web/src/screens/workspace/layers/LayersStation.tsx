@@ -1,6 +1,5 @@
-import { roleWords } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
-import type { CoverFile, MaterialRow, Role, TypedLayer } from '@snowdrift/core'
+import { roleWords, type CoverFile, type MaterialRow, type Role, type TypedLayer } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
 import { useMaterialsQuery } from '../../../api/api'
 import { Button } from '../../../parts/Button'
@@ -10,6 +9,8 @@ import { firstLayer } from './layer-from'
 import { LayerEditor } from './LayerEditor'
 
 const addable: readonly Role[] = ['lining', 'interfacing', 'padding', 'underlining']
+/** What boards are covered with, and lined: there to be chosen where something is cut from it. */
+const boards: readonly Role[] = ['board', 'card']
 const none: readonly MaterialRow[] = []
 
 /** What the cover is made of, from the thing outwards. */
@@ -20,7 +21,11 @@ export function LayersStation() {
   const set = (key: string, next: TypedLayer[]) =>
     change(key, (current): CoverFile => ({ ...current, layers: next }))
   const standOff = planned.plan?.standOff
-  const absent = addable.filter(role => !layers.some(layer => layer.role === role))
+  const { plan } = planned
+  const cutRoles = new Set(plan?.pieces.map(({ role }) => role))
+  const absent = [...addable, ...boards.filter(role => cutRoles.has(role))].filter(
+    role => !layers.some(layer => layer.role === role),
+  )
   return (
     <div className="grid gap-5">
       <h2 className="sr-only">Layers</h2>
@@ -45,6 +50,7 @@ export function LayersStation() {
             key={layer.role}
             layer={layer}
             materials={materials}
+            isUnused={plan !== undefined && !cutRoles.has(layer.role)}
             onChange={(field, next) => set(`layer.${layer.role}.${field}`, layers.with(index, next))}
             onRemove={
               layer.role === 'outer'

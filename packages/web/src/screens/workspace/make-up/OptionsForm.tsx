@@ -22,18 +22,22 @@ export function OptionsForm() {
   const family = findFamily(file.family)
   if (!family) return null
   const settled = planned.plan?.settled
+  // What is glued has no seam to allow for.
+  const isGlued = family.traits.includes('glued')
   return (
     <section className="grid gap-5">
-      <h3 className="text-lg font-semibold">Seam, options and grid</h3>
-      <LengthField
-        label="Seam allowance"
-        unit={unit}
-        value={file.seam}
-        fallback={settled?.seam ?? customary(1 / 4, unit)}
-        division={division}
-        range={{ min: mm(1), max: mm(50) }}
-        onChange={typed => change('seam', current => withSeam(current, typed))}
-      />
+      <h3 className="text-lg font-semibold">{isGlued ? 'Options and grid' : 'Seam, options and grid'}</h3>
+      {!isGlued && (
+        <LengthField
+          label="Seam allowance"
+          unit={unit}
+          value={file.seam}
+          fallback={settled?.seam ?? customary(1 / 4, unit)}
+          division={division}
+          range={{ min: mm(1), max: mm(50) }}
+          onChange={typed => change('seam', current => withSeam(current, typed))}
+        />
+      )}
       <OptionFields
         fields={listOptionFields(family.options(unit))}
         values={file.options ?? {}}
