@@ -4,6 +4,13 @@ export type { Problem } from './api/problem.js'
 export type { CoverRow, MaterialRow, Page, SettingsRow, ThingRow } from './api/rows.js'
 export { coverRow, materialRow, settingsRow, thingRow } from './api/rows.js'
 export {
+  guessColumns,
+  stashColumns,
+  stashColumnWords,
+  type ColumnMatch,
+  type StashColumn,
+} from './api/stash-table.js'
+export {
   cuttingRow,
   readCuttingBody,
   type CuttingBody,

@@ -338,6 +338,63 @@ describe('the stash', function () {
     )
   })
 
+  it('takes its own table in again without doubling anything, and of a longer one what is more', async () => {
+    const workshop = await ensureWorkshop(app().database.models, `own-${randomUUID()}`, randomUUID)
+    const stash = async () => [
+      itemsOf(await app().request('GET', '/api/materials?limit=100', { workshop })).length,
+      itemsOf(await app().request('GET', '/api/stash/pieces?limit=100', { workshop })).length,
+    ]
+    const post = async (text: string, query = '') => {
+      const answer = await app().requestBytes('POST', `/api/stash.csv${query}`, Buffer.from(text), workshop)
+      return [answer.status, JSON.parse(answer.bytes.toString('utf8')) as object] as const
+    }
+    const columns = 'name,role,thickness,pieceSource,pieceWidth,pieceLength\n'
+    const table = `${columns}Moss,outer,0.3 mm,remnant,18,21\nMoss,outer,0.3 mm,remnant,18,21\nFog,lining,0.3 mm,,,\n`
+    expect(await post(table)).to.deep.equal([201, { added: 2, known: 0, pieces: 0 }])
+    const before = await stash()
+    expect(before).to.deep.equal([2, 2])
+    const out = await app().requestBytes('GET', '/api/stash.csv', undefined, workshop)
+    expect(await post(out.bytes.toString('utf8'))).to.deep.equal([201, { added: 0, known: 2, pieces: 0 }])
+    expect(await stash()).to.deep.equal(before)
+    // 457.2 mm are 18 in: the same piece; the third is more
+    const more = `${columns}moss,outer,0.3 mm,remnant,457.2 mm,21 in\nmoss,outer,0.3 mm,remnant,18,21\nmoss,outer,0.3 mm,remnant,18,21\n`
+    expect(await post(more)).to.deep.equal([201, { added: 0, known: 1, pieces: 1 }])
+    expect(await stash()).to.deep.equal([2, 3])
+  })
+
+  it('takes a table whose columns are matched to its own', async () => {
+    const post = (text: string, columns: object | string) =>
+      app().requestBytes(
+        'POST',
+        `/api/stash.csv?columns=${encodeURIComponent(typeof columns === 'string' ? columns : JSON.stringify(columns))}`,
+        Buffer.from(text),
+      )
+    const plain = 'Name,Width,Length\nShelf find,18,21\n'
+    const refused = await app().requestBytes('POST', '/api/stash.csv', Buffer.from(plain))
+    expect(JSON.parse(refused.bytes.toString('utf8'))).to.deep.include({
+      headings: ['Name', 'Width', 'Length'],
+    })
+    const match = { Name: 'name', Width: 'pieceWidth', Length: 'pieceLength' }
+    expect((await post(plain, match)).status).to.equal(201)
+    expect((await post(plain, { Name: 'sail' })).status).to.equal(400)
+    expect((await post(plain, '{')).status).to.equal(400)
+  })
+
+  it('brings a piece back that was taken out', async () => {
+    const material = await createMaterial()
+    const piece = await addPiece(material, '300', '400')
+    const ofIt = async () =>
+      itemsOf(await app().request('GET', '/api/stash/pieces?limit=100')).filter(({ id }) => id === piece.id)
+    expect((await app().request('DELETE', `/api/stash/pieces/${piece.id}`, ifMatch(1))).status).to.equal(200)
+    expect(await ofIt()).to.have.length(0)
+    const restore = (workshop?: string) =>
+      app().request('POST', `/api/stash/pieces/${piece.id}/restore`, workshop ? { workshop } : {})
+    expect((await restore(app().theirs)).status).to.equal(404)
+    expect((await restore()).status).to.equal(200)
+    expect((await restore()).status).to.equal(200)
+    expect(await ofIt()).to.have.length(1)
+  })
+
   it('writes what a spreadsheet would run as text', async () => {
     const body = { ...materialBody, material: { ...materialBody.material, name: '=1+1' } }
     await app().request('POST', '/api/materials', { body })

@@ -10,4 +10,6 @@ export interface Problem {
   readonly issues?: readonly Issue[]
   /** On a conflict: what stands now. */
   readonly current?: unknown
+  /** Of a table whose columns are not ours: how they are headed, to be matched. */
+  readonly headings?: readonly string[]
 }

@@ -87,7 +87,7 @@ describe('how covers are cut', () => {
       pins: [],
       done: [],
     })
-    const source = { materialId: id, pieces: [id], buy: false, width: '54' }
+    const source = { materialId: id, pieces: [id], buy: false, width: '54', sheet: null }
     const full = readCuttingBody({ plan: { coverIds: [id], sources: { outer: source } } })
     expect(full.ok && full.value.plan.sources).to.deep.equal({ outer: source })
   })

@@ -59,12 +59,12 @@ describe('the choices of sizing', () => {
     const [computed, , , twoInches] = choices
     if (!computed || !twoInches) throw new Error('A choice is missing')
     // 3/4 · 6 5/8 + 1/2 − 2 · 1/2 = 4 15/32
-    expect(describeDifferences(twoInches, computed)).to.deep.equal([
+    expect(describeDifferences(twoInches, computed, 'in')).to.deep.equal([
       'seam 1\u20442\u00a0in',
       'flap style faced',
       'flap depth 4\u00a015\u204432\u00a0in',
     ])
-    expect(describeDifferences(computed, computed)).to.deep.equal([])
+    expect(describeDifferences(computed, computed, 'in')).to.deep.equal([])
   })
 
   it('clear what a recipe brings when it is followed', () => {

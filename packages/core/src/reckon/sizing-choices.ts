@@ -3,6 +3,7 @@ import type { CoverFile } from '../file/cover-schema.js'
 import { readDraft } from '../file/read-cover.js'
 import { formatLength } from '../length/format.js'
 import { subtract, type Length } from '../length/length.js'
+import type { Unit } from '../length/unit.js'
 import { plan, type Plan } from '../plan.js'
 import { askedReadings } from '../object/required.js'
 
@@ -86,8 +87,11 @@ function fitsAlike(one: Plan, other: Plan): boolean {
 }
 
 /** What another choice does differently from the one in use, in few words. */
-export function describeDifferences(choice: SizingChoice, inUse: SizingChoice): readonly string[] {
-  const unit = choice.file.unit ?? 'in'
+export function describeDifferences(
+  choice: SizingChoice,
+  inUse: SizingChoice,
+  unit: Unit,
+): readonly string[] {
   const say = (length: Length) => formatLength(length, unit, { style: 'proper' })
   const { seam } = choice.plan.settled
   const options = choice.plan.settled.options as Readonly<Record<string, unknown>>

@@ -46,6 +46,33 @@ describe('a table of a stash', () => {
   })
 })
 
+describe('a table with columns of its own', () => {
+  const plain = 'Name,Width,Length,Shelf\nRed twill,18,21,top\nRed twill,9,21,top\n'
+
+  it('is refused with its headings, so that they can be matched', () => {
+    const refused = read(plain)
+    expect(refused.ok).to.equal(false)
+    expect(!refused.ok && refused.headings).to.deep.equal(['Name', 'Width', 'Length', 'Shelf'])
+    // what has no name cannot be taken, however it is matched
+    const nameless = readStashCsv(plain, 'in', { Width: 'pieceWidth' })
+    expect(nameless.ok).to.equal(false)
+  })
+
+  it('is taken as it is matched: cloth as a rule, its pieces remnants, what is not matched left out', () => {
+    const taken = readStashCsv(plain, 'in', { Name: 'name', Width: 'pieceWidth', Length: 'pieceLength' })
+    if (!taken.ok) throw new Error(JSON.stringify(taken.issues))
+    expect(taken.entries.map(({ material }) => material.material)).to.deep.equal([
+      { name: 'Red twill', role: 'outer', thickness: '0.3 mm' },
+    ])
+    expect(
+      taken.entries[0]?.pieces.map(({ source, width, length }) => [source, width, length]),
+    ).to.deep.equal([
+      ['remnant', '18', '21'],
+      ['remnant', '9', '21'],
+    ])
+  })
+})
+
 describe('the bytes of a table', () => {
   it('are UTF-8 where they can be, with or without its mark', () => {
     expect(decodeText(Buffer.from('Müller, 8 ¾'))).to.deep.equal({ text: 'Müller, 8 ¾' })

@@ -1,45 +1,19 @@
 import {
   readMaterialBody,
   readStashPieceBody,
+  stashColumns,
+  type ColumnMatch,
   type Issue,
   type MaterialBody,
   type MaterialRow,
+  type StashColumn,
   type StashPieceBody,
   type StashPieceRow,
   type Unit,
 } from '@snowdrift/core'
 import Papa from 'papaparse'
 
-/** A line of the table: one material, and one of its pieces. A material with several pieces has several lines. */
-const columns = [
-  'name',
-  'role',
-  'unit',
-  'thickness',
-  'swatch',
-  'weave',
-  'print',
-  'repeat',
-  'usableWidth',
-  'price',
-  'notion',
-  'shrinkage',
-  'washed',
-  'stretchAlong',
-  'stretchAcross',
-  'squash',
-  'takeUp',
-  'seeThrough',
-  'frays',
-  'stiffness',
-  'pieceSource',
-  'pieceWidth',
-  'pieceLength',
-  'pieceCount',
-  'pieceNote',
-] as const
-
-type Line = Readonly<Record<(typeof columns)[number], string | number | boolean | undefined>>
+type Line = Readonly<Record<StashColumn, string | number | boolean | undefined>>
 
 export interface StashEntry {
   readonly material: MaterialBody
@@ -80,32 +54,37 @@ export function writeStashCsv(materials: readonly MaterialRow[], pieces: readonl
         }))
   })
   return Papa.unparse({
-    fields: [...columns],
-    data: lines.map(line => columns.map(column => guard(line, column))),
+    fields: [...stashColumns],
+    data: lines.map(line => stashColumns.map(column => guard(line, column))),
   })
 }
 
 /** What a spreadsheet would take for a formula is written as text. */
-function guard(line: Partial<Line>, column: (typeof columns)[number]): string | number | boolean {
+function guard(line: Partial<Line>, column: StashColumn): string | number | boolean {
   const value = line[column] ?? ''
   return typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : value
 }
 
 export type ReadStashCsv =
   | { readonly ok: true; readonly entries: readonly StashEntry[] }
-  | { readonly ok: false; readonly issues: readonly Issue[] }
+  | {
+      readonly ok: false
+      readonly issues: readonly Issue[]
+      /** How the columns are headed, where they are not ours. */
+      readonly headings?: readonly string[]
+    }
 
 /**
- * Reads such a table; a cell without a unit is in `unit`. Lines of the same name, role and unit are one material. All of
- * it reads, or nothing is taken; at most fifty things are said of it.
+ * Reads such a table, or one whose columns are matched to ours; a cell without a unit is in `unit`. Lines of the same
+ * name, role and unit are one material. All of it reads, or nothing is taken; at most fifty things are said of it.
  */
-export function readStashCsv(text: string, unit: Unit): ReadStashCsv {
-  const heading = checkHeading(text)
-  if (heading) return refuse([heading])
+export function readStashCsv(text: string, unit: Unit, matched?: ColumnMatch): ReadStashCsv {
+  const heading = checkHeading(text, matched)
+  if (heading) return { ok: false, issues: [heading.issue], headings: heading.headings }
   const parsed = Papa.parse<Readonly<Record<string, string>>>(text, {
     header: true,
     skipEmptyLines: 'greedy',
-    transformHeader: header => header.trim(),
+    transformHeader: (header, index) => columnOf(header, matched) ?? `column ${index + 1}`,
     preview: mostCsvLines + 1,
   })
   if (parsed.data.length > mostCsvLines)
@@ -128,15 +107,29 @@ function refuse(issues: readonly Issue[]): ReadStashCsv {
   return { ok: false, issues: issues.slice(0, mostIssues) }
 }
 
+/** Our column under a heading: the matched one, where columns were matched; undefined where it is none of ours. */
+function columnOf(heading: string, matched: ColumnMatch | undefined): StashColumn | undefined {
+  const plain = heading.trim()
+  if (matched) return Object.hasOwn(matched, plain) ? matched[plain] : undefined
+  return stashColumns.find(column => column === plain)
+}
+
+const mostHeadings = 60
+
 /** The first line by itself: before the rest is read, it is known to be a table of a stash. */
-function checkHeading(text: string): Issue | undefined {
+function checkHeading(
+  text: string,
+  matched: ColumnMatch | undefined,
+): { readonly issue: Issue; readonly headings: readonly string[] } | undefined {
   const line = text.slice(0, longestHeading + 1).split(/\r?\n/, 1)[0] ?? ''
   const fields = Papa.parse<readonly string[]>(line).data[0]?.map(field => field.trim()) ?? []
-  const known = fields.every(field => columns.some(column => column === field))
-  if (line.length <= longestHeading && known && fields.includes('name')) return undefined
+  const columns = fields.map(field => columnOf(field, matched))
+  const known = matched !== undefined || columns.every(column => column !== undefined)
+  if (line.length <= longestHeading && known && columns.includes('name')) return undefined
   const found = fields.join(', ').slice(0, 200) || 'none'
-  const message = `Expected columns among ${columns.join(', ')}, name among them; found ${found}.`
-  return { path: 'line 1', message }
+  const message = `Expected columns among ${stashColumns.join(', ')}, name among them; found ${found}.`
+  const headings = line.length <= longestHeading ? fields.filter(Boolean).slice(0, mostHeadings) : []
+  return { issue: { path: 'line 1', message }, headings }
 }
 
 /** Adds what a line says to the entries; gives what is wrong with it. */
@@ -146,17 +139,21 @@ function takeLine(
   entries: Map<string, { readonly material: MaterialBody; readonly pieces: StashPieceBody[] }>,
 ): readonly Issue[] {
   const said = line.unit?.trim() || unit
-  const key = [line.name, line.role, said].join('\u0000')
+  const key = [line.name, line.role ?? '', said].join('\u0000')
   const material = entries.has(key) ? undefined : readMaterialBody(materialOf(line, said))
   if (material && !material.ok) return material.issues
   if (material) entries.set(key, { material: material.value, pieces: [] })
   const entry = entries.get(key)
-  if (!line.pieceSource || !entry) return []
+  // A table of widths and lengths is one of pieces, whether it calls them remnants or not.
+  if (!entry || (!line.pieceSource && !(line.pieceWidth && line.pieceLength))) return []
   const piece = readStashPieceBody(entry.material.unit)(pieceOf(line))
   if (!piece.ok) return piece.issues
   entry.pieces.push(piece.value)
   return []
 }
+
+/** Of cloth that nobody measured. */
+const usualThickness = '0.3 mm'
 
 const numbers = ['shrinkage', 'stretchAlong', 'stretchAcross', 'squash', 'takeUp', 'seeThrough'] as const
 const words = ['print', 'frays', 'stiffness'] as const
@@ -168,8 +165,8 @@ function materialOf(line: Readonly<Record<string, string>>, unit: string): unkno
     swatch: swatch || '#cccccc',
     material: {
       name: unguard(name),
-      role,
-      thickness,
+      role: role || 'outer',
+      thickness: thickness || usualThickness,
       ...given(line, numbers, Number),
       ...given(line, words, String),
       ...(washed && { washed: /^(true|yes|1)$/i.test(washed) }),
@@ -192,7 +189,7 @@ function pieceOf({
   pieceNote,
 }: Readonly<Record<string, string>>) {
   return {
-    source: pieceSource,
+    source: pieceSource || 'remnant',
     width: pieceWidth || null,
     length: pieceLength || null,
     ...(pieceCount && { count: Number(pieceCount) }),

@@ -3,7 +3,12 @@ import type { Issue, Problem } from '@snowdrift/core'
 
 /** What can be wrong with a request, as data; `answerProblem` is the only place that knows status codes. */
 export type Failure =
-  | { readonly kind: 'unreadable'; readonly issues: readonly Issue[] }
+  | {
+      readonly kind: 'unreadable'
+      readonly issues: readonly Issue[]
+      /** How the columns of a table are headed that are not ours. */
+      readonly headings?: readonly string[]
+    }
   | { readonly kind: 'not-json' }
   | { readonly kind: 'too-large'; readonly limit: string }
   | { readonly kind: 'wrong-type' }
@@ -34,6 +39,7 @@ export function answerProblem(context: Context, failure: Failure): Response {
     status,
     detail,
     ...(failure.kind === 'unreadable' && { issues: failure.issues }),
+    ...(failure.kind === 'unreadable' && failure.headings?.length && { headings: failure.headings }),
     ...(failure.kind === 'stale' && { current: failure.current }),
   }
   return context.body(JSON.stringify(problem), status, {

@@ -4,7 +4,7 @@ import { readCutBody, readStashPieceBody, readTakeBody, type ReadResult } from '
 import type { Repositories } from '../db/repositories/repositories.js'
 import type { Taken } from '../db/repositories/take-pieces.js'
 import { readBody } from '../http/body.js'
-import { once, outcomeOf, type Outcome } from '../http/once.js'
+import { done, once, outcomeOf, refusedAsMissing, type Outcome } from '../http/once.js'
 import { readPageQuery } from '../http/page-query.js'
 import { answerProblem } from '../http/problems.js'
 import { parseEtag } from '../http/version.js'
@@ -40,6 +40,14 @@ export function createStashRoutes(): Hono<WorkshopEnv> {
       return once(context, null, async ({ stash }) =>
         outcomeOf(await stash.remove(context.var.workshop, chosen), what),
       )
+    })
+    .post('/pieces/:id/restore', async context => {
+      const id = context.req.param('id')
+      if (!z.uuid().safeParse(id).success) return answerProblem(context, { kind: 'missing', what })
+      return once(context, null, async ({ stash }) => {
+        const row = await stash.restore(context.var.workshop, id)
+        return row ? done(row) : refusedAsMissing(what)
+      })
     })
     .post('/reserve', context =>
       answerTake(context, readTakeBody, ({ stash }, { coverId, pieces }) =>

@@ -1,4 +1,5 @@
 import type {
+  ColumnMatch,
   CoverBody,
   CoverRow,
   CutBody,
@@ -34,8 +35,17 @@ interface New<Body> {
   readonly body: Body
 }
 
+interface TableToImport {
+  readonly table: File
+  /** Which of our columns each of the table's own stands for, where they are not ours. */
+  readonly columns?: ColumnMatch
+}
+
 interface Imported {
   readonly added: number
+  /** Materials of the table that were there already, and pieces more of those. */
+  readonly known: number
+  readonly pieces: number
   /** How the table was read, where it was not in the usual way of writing. */
   readonly readAs?: string
 }
@@ -148,8 +158,12 @@ export const api = createApi({
       query: ({ id, picture }) => ({ url: `/materials/${id}/picture`, method: 'PUT', body: picture }),
       invalidatesTags: ['Materials', 'History'],
     }),
-    importStash: build.mutation<Imported, File>({
-      query: table => ({ url: '/stash.csv', method: 'POST', body: table }),
+    importStash: build.mutation<Imported, TableToImport>({
+      query: ({ table, columns }) => ({
+        url: `/stash.csv${columns ? `?columns=${encodeURIComponent(JSON.stringify(columns))}` : ''}`,
+        method: 'POST',
+        body: table,
+      }),
       invalidatesTags: ['Materials', 'Stash', 'History'],
     }),
     history: build.infiniteQuery<Page<StashEventRow>, string, string>({
@@ -175,6 +189,10 @@ export const api = createApi({
         method: 'DELETE',
         headers: basedOn(version),
       }),
+      invalidatesTags: ['Stash', 'History'],
+    }),
+    restoreStashPiece: build.mutation<StashPieceRow, string>({
+      query: id => ({ url: `/stash/pieces/${id}/restore`, method: 'POST' }),
       invalidatesTags: ['Stash', 'History'],
     }),
     reservePieces: build.mutation<unknown, TakeBody>({
@@ -223,6 +241,7 @@ export const {
   useStashPiecesQuery,
   useAddStashPieceMutation,
   useRemoveStashPieceMutation,
+  useRestoreStashPieceMutation,
   useReservePiecesMutation,
   useReleasePiecesMutation,
   useCutPiecesMutation,

@@ -1,9 +1,22 @@
 import { Undo2 } from 'lucide-react'
-import { useRestoreCoverMutation, useRestoreThingMutation } from '../api/api'
+import {
+  useRestoreCoverMutation,
+  useRestoreMaterialMutation,
+  useRestoreStashPieceMutation,
+  useRestoreThingMutation,
+} from '../api/api'
 import { describeError } from '../api/describe-error'
 import { Button } from '../parts/Button'
+import { Fractions } from '../parts/Fractions'
 import { restored } from './deleted-slice'
 import { useAppDispatch, useAppSelector } from './store'
+
+const doneWords = {
+  cover: 'deleted',
+  thing: 'deleted',
+  material: 'taken out of the stash',
+  piece: 'taken out of the stash',
+} as const
 
 /** After a deletion: what went, and the way to bring it back. */
 export function UndoDelete() {
@@ -11,10 +24,13 @@ export function UndoDelete() {
   const dispatch = useAppDispatch()
   const [restoreCover, cover] = useRestoreCoverMutation()
   const [restoreThing, thing] = useRestoreThingMutation()
+  const [restoreMaterial, material] = useRestoreMaterialMutation()
+  const [restorePiece, piece] = useRestoreStashPieceMutation()
   if (!last) return null
-  const error = cover.error ?? thing.error
+  const error = cover.error ?? thing.error ?? material.error ?? piece.error
+  const restore = { cover: restoreCover, thing: restoreThing, material: restoreMaterial, piece: restorePiece }
   const bringBack = async () => {
-    await (last.kind === 'cover' ? restoreCover(last.id) : restoreThing(last.id)).unwrap()
+    await restore[last.kind](last.id).unwrap()
     dispatch(restored())
   }
   return (
@@ -22,7 +38,9 @@ export function UndoDelete() {
       role="status"
       className="no-print fixed bottom-4 left-1/2 flex w-max max-w-[92vw] -translate-x-1/2 items-center gap-3 rounded-lg border border-strong-rule bg-surface px-4 py-2 shadow-md"
     >
-      <span>{error ? describeError(error) : `“${last.name}” was deleted.`}</span>
+      <span>
+        {error ? describeError(error) : <Fractions text={`“${last.name}” was ${doneWords[last.kind]}.`} />}
+      </span>
       <Button onClick={() => void bringBack().catch(() => undefined)}>
         <Undo2 className="size-4" aria-hidden /> Undo
       </Button>

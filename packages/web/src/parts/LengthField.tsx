@@ -2,13 +2,14 @@ import {
   formatLength,
   parseLength,
   readLength,
+  sayUnit,
   sayThickness,
   type Length,
   type LengthRange,
   type TypedLength,
   type Unit,
 } from '@snowdrift/core'
-import { useId, useState, type KeyboardEvent, type ReactNode } from 'react'
+import { useContext, useId, useState, type KeyboardEvent, type ReactNode } from 'react'
 import { Tape } from '../views/Tape'
 import { focusNextLength } from './focus-next-length'
 import { Button } from './Button'
@@ -18,6 +19,7 @@ import { Fractions } from './Fractions'
 import { typeset } from '../views/typeset'
 import { useIsTouch } from '../views/use-media'
 import { withKey } from './with-key'
+import { WrittenUnit } from './written-unit'
 import { Length as LengthText, Thickness } from './Length'
 
 export interface LengthFieldProps {
@@ -63,7 +65,8 @@ export function LengthField(props: LengthFieldProps) {
     enterSends = false,
   } = props
   const id = useId()
-  const given = value === undefined ? '' : String(value)
+  const written = useContext(WrittenUnit) ?? unit
+  const given = value === undefined ? '' : String(written === unit ? value : sayUnit(value, written))
   const [typed, setTyped] = useState({ text: given, given })
   const [focused, setFocused] = useState(false)
   const touch = useIsTouch()
@@ -73,8 +76,9 @@ export function LengthField(props: LengthFieldProps) {
 
   const handOn = (next: string) => {
     const isKept = next.trim() !== '' && (!whenLeft || readLength(next, unit, range).ok)
-    setTyped({ text: next, given: isKept ? next : given })
-    if (isKept && next !== given) onChange(next)
+    const said = written === unit ? next : String(sayUnit(next, unit))
+    setTyped({ text: next, given: isKept ? said : given })
+    if (isKept && said !== given) onChange(said)
   }
   const take = (next: string) => (whenLeft ? setTyped({ text: next, given }) : handOn(next))
   // An emptied field is cleared only when it is left: until then the maker is about to type something else.

@@ -52,6 +52,8 @@ export interface StashRepository {
     body: StashPieceBody,
   ) => Promise<Written<StashPieceRow>>
   readonly remove: (workshop: string, chosen: ChosenPiece) => Promise<Written<StashPieceRow>>
+  /** Brings back a piece that was taken out, as it was; undefined where there is none. */
+  readonly restore: (workshop: string, id: string) => Promise<StashPieceRow | undefined>
   /** Keeps free pieces for a cover: all or none. */
   readonly reserve: (workshop: string, coverId: string, pieces: readonly ChosenPiece[]) => Promise<Taken>
   readonly release: (workshop: string, coverId: string, pieces: readonly ChosenPiece[]) => Promise<Taken>
@@ -126,6 +128,16 @@ export function createStashRepository(session: Session, given: RepositoryTools):
       changeOne(workshop, chosen, async (inner, piece) => {
         const [row = piece] = await changePieces(inner, workshop, [piece], { deletedAt: tools.now() })
         await noteEvents(inner, workshop, eventsOf([piece], 'piece-gone'))
+        return row
+      }),
+    restore: (workshopId, id) =>
+      within(async inner => {
+        const where = { workshopId, id, deletedAt: { [Op.ne]: null } } as WhereOptions
+        const within = { returning: true, transaction: inner.session.transaction } as const
+        const [, rows] = await models.StashPiece.update({ deletedAt: null }, { where, ...within })
+        const row = rows[0] ? readPiece(rows[0].get()) : undefined
+        if (!row) return (await holdPieces(inner, workshopId, { id }))[0]
+        await noteEvents(inner, workshopId, eventsOf([row], 'piece-added'))
         return row
       }),
     reserve: (workshop, coverId, chosen) => reservePieces(tools, workshop, coverId, chosen),

@@ -23,6 +23,7 @@ import { plannedOf } from '../../views/planned'
 import { StillMissing } from '../../views/StillMissing'
 import { Joinings } from '../workspace/pieces/Joinings'
 import { textScaleFor } from '../../views/text-scale'
+import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { verdictWords } from '../../views/verdict-words'
 import { Added } from './Added'
 import { InTheWay, ToMind } from './ToMind'
@@ -56,7 +57,7 @@ export function Screen() {
 function CuttingList({ file }: { readonly file: CoverFile }) {
   const planned = plannedOf(file)
   const { plan } = planned
-  const unit = file.unit ?? 'in'
+  const unit = useWorkshopUnit(file.unit)
   if (!plan)
     return (
       <article className="grid gap-4">

@@ -1,20 +1,22 @@
 import {
   mm,
   notionKinds,
-  prints,
   roles,
   weaves,
   type MaterialBody,
   type MaterialRow,
   type Role,
   type Stock,
+  type Unit,
   type Weave,
   roleWords,
 } from '@snowdrift/core'
 import { ImageUp, Trash2 } from 'lucide-react'
 import { useRef, useState } from 'react'
-import { useDeleteMaterialMutation, usePutPictureMutation, useRestoreMaterialMutation } from '../../api/api'
+import { useDeleteMaterialMutation, usePutPictureMutation } from '../../api/api'
 import { describeError } from '../../api/describe-error'
+import { deleted } from '../../app/deleted-slice'
+import { useAppDispatch } from '../../app/store'
 import { oneStep, type Draft } from '../../drafts/draft'
 import { standingOf } from '../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../drafts/use-draft'
@@ -25,26 +27,30 @@ import { Field, controlLook } from '../../parts/Field'
 import { LengthField } from '../../parts/LengthField'
 import { SelectField } from '../../parts/SelectField'
 import { YesNoField } from '../../parts/YesNoField'
+import { printWords } from '../../views/material-words'
+import { pricedBy, shownPrice, writtenPrice } from '../../views/price-words'
 import { WovenSwatch } from '../../views/Swatch'
 
 const named = <Key extends string>(keys: readonly Key[]) =>
   Object.fromEntries(keys.map(key => [key, key.replaceAll('-', ' ')])) as Record<Key, string>
 
 /** The properties of a material. Each change saves itself; one that was changed elsewhere too is shown beside it. */
-export function MaterialForm({ row }: { readonly row: MaterialRow }) {
+export function MaterialForm({ row, unit }: { readonly row: MaterialRow; readonly unit: Unit }) {
   const draft = useDraft('material', row.id, standingOf('material', row))
-  return draft ? <Properties row={row} draft={draft} /> : null
+  return draft ? <Properties row={row} draft={draft} unit={unit} /> : null
 }
 
 interface PropertiesProps {
   readonly row: MaterialRow
   readonly draft: Draft<MaterialBody>
+  readonly unit: Unit
 }
 
-function Properties({ row, draft }: PropertiesProps) {
+function Properties({ row, draft, unit }: PropertiesProps) {
   const { id } = row
   const changes = useDraftChanges('material', id)
-  const { unit, swatch, material, stock = {} } = draft.body
+  const { unit: written, swatch, material, stock = {} } = draft.body
+  const priced = { role: material.role, notion: stock.notion, written, unit }
   const change = (make: (body: MaterialBody) => MaterialBody) => changes.change(oneStep, make)
   const changeMaterial = (changed: Partial<MaterialBody['material']>) =>
     change(body => ({ ...body, material: { ...body.material, ...changed } }))
@@ -81,7 +87,7 @@ function Properties({ row, draft }: PropertiesProps) {
         <SelectField
           label="Print"
           value={material.print ?? 'none'}
-          choices={named(prints)}
+          choices={printWords}
           onChange={print => changeMaterial({ print })}
         />
         <LengthField
@@ -119,10 +125,12 @@ function Properties({ row, draft }: PropertiesProps) {
         />
         <AmountField
           label="Price"
-          help="Of a metre; of what is counted, of one."
+          help={`Of one ${pricedBy(material.role, stock.notion, unit)}.`}
           most={100_000}
-          value={stock.price}
-          onChange={price => changeStock('price', price)}
+          value={stock.price === undefined ? undefined : toCents(shownPrice(stock.price, priced))}
+          onChange={price =>
+            changeStock('price', price === undefined ? undefined : toCents(writtenPrice(price, priced)))
+          }
         />
         <SelectField
           label="Kept as"
@@ -148,6 +156,11 @@ function Properties({ row, draft }: PropertiesProps) {
       </div>
     </section>
   )
+}
+
+/** Prices are said to the hundredth. */
+function toCents(price: number): number {
+  return Math.round(price * 100) / 100
 }
 
 /** What is being typed, until the value that it began from changes elsewhere. */
@@ -278,21 +291,24 @@ function PictureButton({ id }: { readonly id: string }) {
   )
 }
 
-/** Takes a material off the list; for a while it can be brought back from where it stood. */
+/** Takes a material off the list; it can be brought back from where every deletion can. */
 function TakeOut({ row }: { readonly row: MaterialRow }) {
-  const [remove] = useDeleteMaterialMutation()
-  const [restore] = useRestoreMaterialMutation()
-  const [gone, setGone] = useState(false)
-  return gone ? (
-    <Button onClick={() => void restore(row.id).then(() => setGone(false))}>Bring it back</Button>
-  ) : (
-    <Button
-      look="quiet"
-      onClick={() =>
-        void remove({ id: row.id, version: row.version }).then(({ error }) => setGone(error === undefined))
-      }
-    >
-      <Trash2 className="size-4" aria-hidden /> Take out of the stash
-    </Button>
+  const [remove, { error, isLoading }] = useDeleteMaterialMutation()
+  const dispatch = useAppDispatch()
+  const takeOut = async () => {
+    const answer = await remove({ id: row.id, version: row.version })
+    if (!answer.error) dispatch(deleted({ kind: 'material', id: row.id, name: row.material.name }))
+  }
+  return (
+    <>
+      <Button look="quiet" disabled={isLoading} onClick={() => void takeOut()}>
+        <Trash2 className="size-4" aria-hidden /> Take out of the stash
+      </Button>
+      {error && (
+        <p role="alert" className="basis-full text-bad">
+          {describeError(error)}
+        </p>
+      )}
+    </>
   )
 }

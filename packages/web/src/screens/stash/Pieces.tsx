@@ -1,10 +1,22 @@
-import { mm, pieceSources, type MaterialRow, type PieceSource, type StashPieceRow } from '@snowdrift/core'
+import {
+  formatLength,
+  mm,
+  pieceSources,
+  readLength,
+  type MaterialRow,
+  type PieceSource,
+  type StashPieceRow,
+  type Unit,
+} from '@snowdrift/core'
 import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { useAddStashPieceMutation, useRemoveStashPieceMutation } from '../../api/api'
 import { describeError } from '../../api/describe-error'
+import { deleted } from '../../app/deleted-slice'
+import { useAppDispatch } from '../../app/store'
 import { Button } from '../../parts/Button'
 import { CountField } from '../../parts/CountField'
+import { Fractions } from '../../parts/Fractions'
 import { Field, controlLook } from '../../parts/Field'
 import { LengthField } from '../../parts/LengthField'
 import { SelectField } from '../../parts/SelectField'
@@ -19,15 +31,23 @@ const sourceWords: Readonly<Record<PieceSource, string>> = {
   notion: 'notion',
 }
 
-/** The pieces that there are, and one more. */
-export function Pieces({
-  row,
-  pieces,
-}: {
+const range = { min: mm(1), max: mm(100_000) }
+
+interface PiecesProps {
   readonly row: MaterialRow
   readonly pieces: readonly StashPieceRow[]
-}) {
+  /** What the workshop measures in. */
+  readonly unit: Unit
+}
+
+/** The pieces that there are, and one more. */
+export function Pieces({ row, pieces, unit }: PiecesProps) {
   const [remove, { error }] = useRemoveStashPieceMutation()
+  const dispatch = useAppDispatch()
+  const takeOut = async (piece: StashPieceRow) => {
+    const answer = await remove({ id: piece.id, version: piece.version })
+    if (!answer.error) dispatch(deleted({ kind: 'piece', id: piece.id, name: sayAny(piece, row.unit, unit) }))
+  }
   return (
     <section aria-label="Pieces" className="grid gap-3">
       <h3 className="font-semibold">Pieces</h3>
@@ -36,15 +56,13 @@ export function Pieces({
         {pieces.map(piece => (
           <li key={piece.id} className="flex items-center gap-3">
             <span className="flex-1">
-              {piece.source === 'notion'
-                ? `${piece.count} × ${piece.length ?? 'one'}${piece.note ? ` (${piece.note})` : ''}`
-                : sayStashPiece(piece, row.unit, row.unit)}
+              <Fractions text={sayAny(piece, row.unit, unit)} />
               {piece.state === 'reserved' && <span className="text-sm text-soft"> – kept for a cover</span>}
             </span>
             <Button
               look="quiet"
-              aria-label={`Take out ${sayStashPiece(piece, row.unit, row.unit)}`}
-              onClick={() => void remove({ id: piece.id, version: piece.version })}
+              aria-label={`Take out ${sayAny(piece, row.unit, unit)}`}
+              onClick={() => void takeOut(piece)}
             >
               <Trash2 className="size-4" aria-hidden />
             </Button>
@@ -56,14 +74,20 @@ export function Pieces({
           {describeError(error)}
         </p>
       )}
-      <NewPiece row={row} />
+      <NewPiece row={row} unit={unit} />
     </section>
   )
 }
 
-const range = { min: mm(1), max: mm(100_000) }
+/** A piece in words: cloth by its sides, what comes off a reel by its length. */
+function sayAny(piece: StashPieceRow, written: Unit, unit: Unit): string {
+  if (piece.source !== 'notion') return sayStashPiece(piece, written, unit)
+  const read = piece.length === null ? undefined : readLength(piece.length, written, range)
+  const long = read?.ok ? formatLength(read.length, unit, { style: 'proper', finest: 16 }) : 'one'
+  return `${piece.count} × ${long}${piece.note ? ` (${piece.note})` : ''}`
+}
 
-function NewPiece({ row }: { readonly row: MaterialRow }) {
+function NewPiece({ row, unit }: { readonly row: MaterialRow; readonly unit: Unit }) {
   const isNotion = row.stock.notion !== undefined
   const [add, { error, isLoading }] = useAddStashPieceMutation()
   const [source, setSource] = useState<PieceSource>(isNotion ? 'notion' : 'remnant')
@@ -79,7 +103,8 @@ function NewPiece({ row }: { readonly row: MaterialRow }) {
     setLength(undefined)
     setNote('')
   }
-  const ready = isNotion || (width !== undefined && length !== undefined)
+  const isLength = (typed: string | undefined) => typed !== undefined && readLength(typed, row.unit, range).ok
+  const ready = isNotion ? length === undefined || isLength(length) : isLength(width) && isLength(length)
   return (
     <form
       className="grid items-start gap-4 rounded-md bg-sunken/60 p-3 sm:grid-cols-4"
@@ -101,8 +126,10 @@ function NewPiece({ row }: { readonly row: MaterialRow }) {
             onChange={setSource}
           />
           <LengthField
+            enterSends
             label="Width"
-            unit={row.unit}
+            help="Across the grain, from selvedge to selvedge."
+            unit={unit}
             division={mm(1)}
             range={range}
             value={width}
@@ -111,8 +138,10 @@ function NewPiece({ row }: { readonly row: MaterialRow }) {
         </>
       )}
       <LengthField
+        enterSends
         label="Length"
-        unit={row.unit}
+        help={isNotion ? undefined : 'Along the grain, with the selvedge.'}
+        unit={unit}
         division={mm(1)}
         range={range}
         value={length}

@@ -1,6 +1,17 @@
-import { formatLength, sizeOfStashPiece, type MaterialRow, type StashPieceRow } from '@snowdrift/core'
+import {
+  formatLength,
+  mm,
+  readLength,
+  sizeOfStashPiece,
+  type MaterialRow,
+  type StashPieceRow,
+  type Unit,
+} from '@snowdrift/core'
 import { ChevronDown } from 'lucide-react'
 import { Fractions } from '../../parts/Fractions'
+import { WrittenUnit } from '../../parts/written-unit'
+import { pricedBy, shownPrice } from '../../views/price-words'
+import { usePay } from '../../views/use-pay'
 import { Swatch } from '../../views/Swatch'
 import { History } from './History'
 import { MaterialForm } from './MaterialForm'
@@ -8,14 +19,17 @@ import { Pieces } from './Pieces'
 
 interface StashRowProps {
   readonly row: MaterialRow
+  /** What the workshop measures in. */
+  readonly unit: Unit
   readonly pieces: readonly StashPieceRow[]
   readonly isOpen: boolean
   readonly onOpen: (open: boolean) => void
 }
 
 /** One row of the stash; opened, its pieces, its properties and what became of it. */
-export function StashRow({ row, pieces, isOpen, onOpen }: StashRowProps) {
+export function StashRow({ row, unit, pieces, isOpen, onOpen }: StashRowProps) {
   const { material } = row
+  const pay = usePay()
   return (
     <li data-material={material.name}>
       <button
@@ -27,17 +41,19 @@ export function StashRow({ row, pieces, isOpen, onOpen }: StashRowProps) {
         <Swatch row={row} />
         <span className="grid flex-1 gap-0.5">
           <span className="text-lg font-medium">{material.name}</span>
-          <span className="text-sm text-soft">{describe(row)}</span>
+          <span className="text-sm text-soft">{describe(row, unit, pay)}</span>
           <span className="text-sm">
-            <Fractions text={sayPieces(row, pieces)} />
+            <Fractions text={sayPieces(row, pieces, unit)} />
           </span>
         </span>
         <ChevronDown className={`size-5 text-soft ${isOpen ? 'rotate-180' : ''}`} aria-hidden />
       </button>
       {isOpen && (
         <div className="grid gap-8 pb-6 sm:pl-18">
-          <Pieces row={row} pieces={pieces} />
-          <MaterialForm key={row.id} row={row} />
+          <WrittenUnit value={row.unit}>
+            <Pieces row={row} pieces={pieces} unit={unit} />
+            <MaterialForm key={row.id} row={row} unit={unit} />
+          </WrittenUnit>
           <History id={row.id} />
         </div>
       )}
@@ -45,34 +61,38 @@ export function StashRow({ row, pieces, isOpen, onOpen }: StashRowProps) {
   )
 }
 
-function describe({ material, stock }: MaterialRow): string {
+const anyLength = { min: mm(1), max: mm(100_000) }
+
+function describe(
+  { material, stock, unit: written }: MaterialRow,
+  unit: Unit,
+  pay: (amount: number) => string,
+): string {
   const { shrinkage = 0, washed = false, print = 'none' } = material
   return [
     stock.notion?.replaceAll('-', ' '),
-    print === 'none' ? undefined : `${print} print`,
+    print === 'none' ? undefined : `the print ${print === 'one-way' ? 'has a top' : 'goes either way up'}`,
     washed ? 'washed' : shrinkage > 0 ? `shrinks ${shrinkage} %` : undefined,
-    stock.price === undefined ? undefined : sayPrice(stock.price),
+    stock.price === undefined
+      ? undefined
+      : `${pay(shownPrice(stock.price, { role: material.role, notion: stock.notion, written, unit }))} a ${pricedBy(material.role, stock.notion, unit)}`,
   ]
     .filter(Boolean)
     .join(' · ')
 }
 
-function priceOf(notion: string | undefined): string {
-  return notion === undefined || notion === 'cord' || notion === 'ribbon' || notion === 'elastic'
-    ? 'metre'
-    : 'piece'
-}
-
-function sayPieces({ unit }: MaterialRow, pieces: readonly StashPieceRow[]): string {
+function sayPieces({ unit: written }: MaterialRow, pieces: readonly StashPieceRow[], unit: Unit): string {
   if (pieces.length === 0) return 'none left'
   return pieces
     .map(piece => {
-      const size = sizeOfStashPiece(piece, unit)
+      const size = sizeOfStashPiece(piece, written)
       const say = (length: Parameters<typeof formatLength>[0], bare: boolean) =>
         formatLength(length, unit, { style: 'proper', finest: 16, bare })
       const kept = piece.state === 'reserved' ? ' (kept)' : ''
       if (size) return `${say(size.width, true)} × ${say(size.length, false)}${kept}`
-      return `${piece.count > 1 ? `${piece.count} × ` : ''}${piece.length ?? 'counted'}${kept}`
+      const length = piece.length === null ? undefined : readLength(piece.length, written, anyLength)
+      const long = length?.ok ? say(length.length, false) : 'one'
+      return `${piece.count > 1 || !length ? `${piece.count} × ` : ''}${long}${kept}`
     })
     .join(', ')
 }

@@ -1,15 +1,12 @@
-import { roles, type MaterialRow, type Role, roleWords } from '@snowdrift/core'
-import { FileInput, FileOutput, Plus } from 'lucide-react'
-import { useRef, useState } from 'react'
-import {
-  useCreateMaterialMutation,
-  useImportStashMutation,
-  useMaterialsQuery,
-  useStashPiecesQuery,
-} from '../../api/api'
+import { roles, roleWords, type MaterialRow, type Role, type Unit } from '@snowdrift/core'
+import { FileOutput, Plus } from 'lucide-react'
+import { useState } from 'react'
+import { useCreateMaterialMutation, useMaterialsQuery, useStashPiecesQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { Button, buttonLooks, buttonShape } from '../../parts/Button'
 import { controlLook } from '../../parts/Field'
+import { useWorkshopUnit } from '../../views/use-workshop-unit'
+import { ImportTable } from './ImportTable'
 import { StashRow } from './StashRow'
 
 /** Everything that there is to cut from and to close with: cloth, padding, boards, notions, each with its pieces. */
@@ -17,19 +14,20 @@ export function Screen() {
   const { data: materials, error } = useMaterialsQuery()
   const { data: pieces = [] } = useStashPiecesQuery()
   const [wanted, setWanted] = useState('')
-  const [opened, setOpened] = useState<string>()
+  const unit = useWorkshopUnit(undefined)
+  const [opened, setOpened] = useState<Opened>()
   const [create, creating] = useCreateMaterialMutation()
   const shown = (materials ?? []).filter(({ material }) =>
     material.name.toLowerCase().includes(wanted.trim().toLowerCase()),
   )
   const add = async () => {
     const made = await create({
-      unit: 'in',
+      unit,
       swatch: '#c9d3d9',
       material: { role: 'outer', name: 'New cloth', thickness: '0.3 mm' },
       stock: {},
     })
-    if (made.data) setOpened(made.data.id)
+    if (made.data) setOpened({ id: made.data.id, role: made.data.material.role })
     setWanted('')
   }
   return (
@@ -70,7 +68,8 @@ export function Screen() {
         <RoleShelf
           key={role}
           role={role}
-          rows={shown.filter(({ material }) => material.role === role)}
+          unit={unit}
+          rows={shown.filter(row => shelfOf(row, opened) === role)}
           piecesOf={id => pieces.filter(({ materialId }) => materialId === id)}
           opened={opened}
           onOpen={setOpened}
@@ -80,15 +79,26 @@ export function Screen() {
   )
 }
 
-interface RoleShelfProps {
+/** The row that is open, and the shelf that it was opened on: it stays there while it is worked on. */
+interface Opened {
+  readonly id: string
   readonly role: Role
-  readonly rows: readonly MaterialRow[]
-  readonly piecesOf: (id: string) => Parameters<typeof StashRow>[0]['pieces']
-  readonly opened: string | undefined
-  readonly onOpen: (id: string | undefined) => void
 }
 
-function RoleShelf({ role, rows, piecesOf, opened, onOpen }: RoleShelfProps) {
+function shelfOf({ id, material }: MaterialRow, opened: Opened | undefined): Role {
+  return opened?.id === id ? opened.role : material.role
+}
+
+interface RoleShelfProps {
+  readonly role: Role
+  readonly unit: Unit
+  readonly rows: readonly MaterialRow[]
+  readonly piecesOf: (id: string) => Parameters<typeof StashRow>[0]['pieces']
+  readonly opened: Opened | undefined
+  readonly onOpen: (opened: Opened | undefined) => void
+}
+
+function RoleShelf({ role, unit, rows, piecesOf, opened, onOpen }: RoleShelfProps) {
   if (rows.length === 0) return null
   return (
     <section aria-label={roleWords[role]}>
@@ -98,47 +108,13 @@ function RoleShelf({ role, rows, piecesOf, opened, onOpen }: RoleShelfProps) {
           <StashRow
             key={row.id}
             row={row}
+            unit={unit}
             pieces={piecesOf(row.id)}
-            isOpen={opened === row.id}
-            onOpen={open => onOpen(open ? row.id : undefined)}
+            isOpen={opened?.id === row.id}
+            onOpen={open => onOpen(open ? { id: row.id, role } : undefined)}
           />
         ))}
       </ul>
     </section>
-  )
-}
-
-function ImportTable() {
-  const input = useRef<HTMLInputElement>(null)
-  const [importStash, { error, data, isLoading }] = useImportStashMutation()
-  return (
-    <>
-      <Button disabled={isLoading} onClick={() => input.current?.click()}>
-        <FileInput className="size-4" aria-hidden /> Import CSV
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,text/csv"
-        className="hidden"
-        aria-label="Table of a stash"
-        onChange={event => {
-          const [file] = event.target.files ?? []
-          event.target.value = ''
-          if (file) void importStash(file)
-        }}
-      />
-      {error && (
-        <p role="alert" className="order-last basis-full border-l-3 border-bad pl-3">
-          The table was not taken. {describeError(error)}
-        </p>
-      )}
-      {data && !error && (
-        <p role="status" className="order-last basis-full text-good">
-          {data.added} {data.added === 1 ? 'material was' : 'materials were'} added.
-          {data.readAs && ` The table was read as ${data.readAs}: look whether the letters are right.`}
-        </p>
-      )}
-    </>
   )
 }

@@ -7,7 +7,9 @@ import type { Draft } from '../../drafts/draft'
 import { standingOf } from '../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../drafts/use-draft'
 import { ConflictNotice } from '../../parts/ConflictNotice'
+import { WrittenUnit } from '../../parts/written-unit'
 import { plannedOf } from '../../views/planned'
+import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { CoverContext, divisionOf, useCover, type CoverInHand } from './cover-context'
 import { EndOnPicture, LivePicture } from './LivePicture'
 import { StationPath } from './StationPath'
@@ -56,27 +58,29 @@ function Workspace({ id, draft }: WorkspaceProps) {
   useWorkspaceKeys(id)
   return (
     <CoverContext value={cover}>
-      <main className="flex flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
-        <WorkspaceHeader />
-        <StationPath here={here} />
-        {draft.conflict && <ConflictNotice what="This cover was" draft={draft} current={draft.conflict} />}
-        <div
-          className={`grid flex-1 lg:min-h-0 lg:grid-rows-[minmax(0,1fr)] ${
-            here === 'layout'
-              ? 'lg:grid-cols-[7fr_minmax(20rem,4fr)]'
-              : 'lg:grid-cols-[minmax(26rem,5fr)_7fr]'
-          }`}
-        >
-          <StationArea here={here} />
-          {here === 'layout' ? (
-            <div className="contents max-lg:hidden">
+      <WrittenUnit value={draft.body.file.unit ?? 'in'}>
+        <main className="flex flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
+          <WorkspaceHeader />
+          <StationPath here={here} />
+          {draft.conflict && <ConflictNotice what="This cover was" draft={draft} current={draft.conflict} />}
+          <div
+            className={`grid flex-1 lg:min-h-0 lg:grid-rows-[minmax(0,1fr)] ${
+              here === 'layout'
+                ? 'lg:grid-cols-[7fr_minmax(20rem,4fr)]'
+                : 'lg:grid-cols-[minmax(26rem,5fr)_7fr]'
+            }`}
+          >
+            <StationArea here={here} />
+            {here === 'layout' ? (
+              <div className="contents max-lg:hidden">
+                <LivePicture />
+              </div>
+            ) : (
               <LivePicture />
-            </div>
-          ) : (
-            <LivePicture />
-          )}
-        </div>
-      </main>
+            )}
+          </div>
+        </main>
+      </WrittenUnit>
     </CoverContext>
   )
 }
@@ -102,8 +106,8 @@ function useCoverInHand(id: string, draft: Draft<CoverBody>): CoverInHand {
   )
   const planned = plannedOf(file)
   const shown = useHeldPlan(planned)
+  const unit = useWorkshopUnit(file.unit)
   return useMemo(() => {
-    const unit = file.unit ?? 'in'
     return { id, draft, file, planned, shown, unit, division: divisionOf(planned, unit), change }
-  }, [id, draft, file, planned, shown, change])
+  }, [id, draft, file, planned, shown, unit, change])
 }

@@ -20,6 +20,7 @@ export interface CoverInHand {
   readonly planned: Planned
   /** What the pictures show: the plan, or for a moment the one before. */
   readonly shown: HeldPlan
+  /** What the workshop measures in: what is shown, and what a bare number means. */
   readonly unit: Unit
   /** The finest mark of the tape. */
   readonly division: Length
@@ -35,8 +36,10 @@ export function useCover(): CoverInHand {
   return cover
 }
 
+/** The finest mark of the tape: as the cover says it, where it is in the unit that is shown. */
 export function divisionOf({ cover }: Planned, unit: Unit): Length {
-  return cover?.object.tapeDivision ?? defaultTapeDivision(unit)
+  const isOther = cover !== undefined && (cover.unit === 'in') !== (unit === 'in')
+  return (isOther ? undefined : cover?.object.tapeDivision) ?? defaultTapeDivision(unit)
 }
 
 /** The findings about a subject, or about any of several. */

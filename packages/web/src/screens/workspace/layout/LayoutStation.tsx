@@ -54,7 +54,8 @@ interface LaidOutProps {
 }
 
 function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
-  const { id, unit } = useCover()
+  const { id, file, unit } = useCover()
+  const written = file.unit ?? 'in'
   const { draft, plan, change, undo } = cutting
   const [budgetMs, setBudgetMs] = useState(usualBudgetMs)
   const covers = useCoversToCut(plan.coverIds)
@@ -67,13 +68,13 @@ function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
           cuts: plan.cuts,
           unit,
           sheets: source.sheets,
-          ...(source.settings.buy && whatToBuy(group, source, unit)),
+          ...(source.settings.buy && whatToBuy(group, source, unit, written)),
           pins: pinsOf(group, plan),
           budgetMs,
         })
         return { group, source, request }
       }),
-    [covers, plan, materials, pieces, unit, budgetMs],
+    [covers, plan, materials, pieces, unit, written, budgetMs],
   )
   const jobs = useMemo(
     () =>
@@ -177,15 +178,15 @@ function useCoversToCut(coverIds: readonly string[]): readonly CoverToCut[] {
 }
 
 /** Board and card are bought in sheets, cloth off a bolt. */
-function whatToBuy(group: CuttingGroup, source: Source, unit: Unit) {
+function whatToBuy(group: CuttingGroup, source: Source, unit: Unit, written: Unit) {
   if (comesInSheets(group.role)) return { buySheet: sheetToBuy(group, source.settings.sheet) }
-  return { buyWidth: widthToBuy(source, unit) }
+  return { buyWidth: widthToBuy(source, unit, written) }
 }
 
 /** The width of cloth to buy: the one typed, else that of the material, else what is usual. */
-function widthToBuy({ settings, material }: Source, unit: Unit): Length {
+function widthToBuy({ settings, material }: Source, unit: Unit, written: Unit): Length {
   const range = { min: mm(10), max: mm(10_000) }
-  const typed = settings.width === null ? undefined : readLength(settings.width, unit, range)
+  const typed = settings.width === null ? undefined : readLength(settings.width, written, range)
   if (typed?.ok) return typed.length
   const own = material?.stock.width
   const known = own === undefined ? undefined : readLength(own, material?.unit ?? unit, range)

@@ -72,7 +72,7 @@ function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
   const { id, name, reason, price, cover, plan } = choice
   const outer = plan.pieces.find(piece => piece.id === 'outer')
   const { words, tone } = headlineOf(plan)
-  const differs = inUse && !chosen ? describeDifferences(choice, inUse) : []
+  const differs = inUse && !chosen ? describeDifferences(choice, inUse, unit) : []
   return (
     <tr className="border-t border-rule align-top has-checked:bg-thread-soft" data-recipe={id}>
       <th scope="row" className="py-2 pr-2 font-normal">

@@ -118,7 +118,7 @@ function MeasureGuide({ reading }: { readonly reading: ReadingKey }) {
 }
 
 function ObjectFields({ thing }: { readonly thing: number }) {
-  const { file, unit, change } = useCover()
+  const { file, change } = useCover()
   const object: TypedObject = listThings(file)[thing] ?? { kind: 'hardcover' }
   const set = (changes: Partial<TypedObject>) =>
     change(oneStep, current => changeThing(current, thing, known => ({ ...known, ...changes })))
@@ -147,8 +147,9 @@ function ObjectFields({ thing }: { readonly thing: number }) {
         </>
       )}
       <SelectField
-        label="Unit"
-        value={unit}
+        label="Reckoned in"
+        help="Its cutting grid, and ¼ in or 6 mm."
+        value={file.unit ?? 'in'}
         choices={namesOf(units, name => ({ in: 'inches', cm: 'centimetres', mm: 'millimetres' })[name])}
         onChange={(next: Unit) => change(oneStep, current => changeUnit(current, next))}
       />

@@ -1,4 +1,4 @@
-import { subtract, toMm, type Length, type Side, type Unit } from '@snowdrift/core'
+import { subtract, toInches, toMm, type Length, type Side, type Unit } from '@snowdrift/core'
 import { Length as LengthText } from '../../../parts/Length'
 
 interface ReasonSumProps {
@@ -33,7 +33,7 @@ export function ReasonSum({ name, side, unit }: ReasonSumProps) {
   )
 }
 
-/** What is no whole mark of the tape is said in millimetres too, so that the sum can be checked. */
+/** What is no whole mark of the tape is said in decimals too, so that the sum can be checked. */
 function Row({
   label,
   length,
@@ -43,13 +43,17 @@ function Row({
   readonly length: Length
   readonly unit: Unit
 }) {
-  const exact = String(Math.round(toMm(length) * 100) / 100).replace('-', '−')
+  const exact = (
+    unit === 'in' ? toInches(length).toFixed(4) : (toMm(length) / (unit === 'cm' ? 10 : 1)).toFixed(3)
+  )
+    .replace(/\.?0+$/, '')
+    .replace('-', '−')
   return (
     <tr>
       <th className="pr-4 text-left font-normal text-soft">{label}</th>
       <td className="text-right whitespace-nowrap">
-        {unit === 'mm' ? `${exact}\u00a0mm` : <LengthText value={length} unit={unit} />}
-        {unit === 'in' && <span className="text-soft"> ({exact} mm)</span>}
+        {unit === 'in' ? <LengthText value={length} unit={unit} /> : `${exact}\u00a0${unit}`}
+        {unit === 'in' && <span className="text-soft"> ({exact})</span>}
       </td>
     </tr>
   )
