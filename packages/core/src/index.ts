@@ -149,6 +149,7 @@ export {
 } from './cutting/notions.js'
 export type { ShopOffer } from './cutting/offer.js'
 export type { NotionKind } from './cutting/notions.js'
+export { whichWillDo, type WillDo } from './cutting/which-will-do.js'
 export { comesInSheets, sheetSizes, sheetToBuy, type SheetSize } from './cutting/sheet-sizes.js'
 export { convertPrice, costOf, findToBuy, pricedLength, type ToBuy } from './cutting/to-buy.js'
 export { boughtCloth, layoutRequestOf, type CuttingOptions, type SheetToUse } from './cutting/request-of.js'

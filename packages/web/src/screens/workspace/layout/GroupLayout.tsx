@@ -32,6 +32,7 @@ import { SourceChooser } from './SourceChooser'
 import { StashActions } from './StashActions'
 import { sayStashPiece, withoutPin, withPin } from './sources'
 import type { Cutting } from './use-cutting'
+import { WhichWillDo } from './WhichWillDo'
 
 interface GroupLayoutProps {
   readonly job: GroupJob
@@ -57,6 +58,7 @@ export function GroupLayout({ job, layout, cutting }: GroupLayoutProps) {
       ) : (
         <>
           <SourceChooser job={job} cutting={cutting} />
+          <WhichWillDo job={job} cutting={cutting} />
           {!request && <p className="text-soft">Choose cloth from the stash, or allow it to be bought.</p>}
           {request && !layout && <p className="text-soft">Laying out …</p>}
           {request && layout && isOf(layout, request) && (
