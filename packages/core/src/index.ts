@@ -108,6 +108,7 @@ export {
 export { parseLength } from './length/parse.js'
 export { customary, defaultTapeDivision, oneOf, units, type Unit } from './length/unit.js'
 export { typicalMaterials, type TypedMaterial } from './file/typical-materials.js'
+export { namePiece } from './extras/name-piece.js'
 export { pressedThickness, prints } from './material/material.js'
 export { roles, roleWords, type Role } from './material/role.js'
 export { objectKinds, spineShapes, usualSpine, type ObjectKind, type SpineShape } from './object/kind.js'

@@ -4,6 +4,7 @@ import type { Length } from '../length/length.js'
 import type { Layer } from '../material/layer.js'
 import type { Role } from '../material/role.js'
 import type { Turn } from '../nest/request.js'
+import { namePiece } from '../extras/name-piece.js'
 import type { Piece } from '../piece/piece.js'
 
 /** A cover whose pieces are to be cut. */
@@ -90,7 +91,7 @@ export function cutFrom(
 
 function copiesOf(cover: CoverToCut, piece: Piece, layer: Layer, several: boolean): readonly GroupPiece[] {
   const { id, count, blank } = piece
-  const name = id.replaceAll('-', ' ')
+  const name = namePiece(id)
   return Array.from({ length: count }, (_, index) => ({
     id: `${cover.id} ${id} ${index + 1}`,
     label: [name, count > 1 ? String(index + 1) : '', several ? `· ${cover.name}` : '']

@@ -5,6 +5,8 @@ import type { Unit } from '../length/unit.js'
 import type { Stack } from '../material/layer.js'
 import type { CoveredObject } from '../object/reading.js'
 import type { Family, FamilyOptions, Job, Recipe } from './contract.js'
+import { listOptionFields } from './option-fields.js'
+import { nameOption, wordOption } from './option-words.js'
 
 /** What a cover states of its make-up; what it leaves out, the recipe or the family decides. */
 export interface Stated {
@@ -33,16 +35,16 @@ export function settleMakeUp(family: Family, stated: Stated): Settled {
     }
   const recipe = family.recipes.find(({ id }) => id === sizing.recipe)
   if (!recipe) throw new Error(`Family ${family.id} has no recipe ${sizing.recipe}`)
-  return followRecipe(recipe, stated)
+  return followRecipe(family, recipe, stated)
 }
 
-function followRecipe(recipe: Recipe<FamilyOptions>, stated: Stated): Settled {
+function followRecipe(family: Family, recipe: Recipe<FamilyOptions>, stated: Stated): Settled {
   const { object, stack, unit } = stated
   const seam = stated.seam ?? recipe.seam(unit)
   const brought = recipe.options({ object, stack, unit, seam })
   const changes: readonly RecipeChange[] = [
     ...(seam === recipe.seam(unit) ? [] : [{ what: 'seam', recipe: recipe.seam(unit), stated: seam }]),
-    ...changedOptions(brought, stated.options),
+    ...changedOptions(listOptionFields(family.options(unit)), brought, stated.options),
   ]
   return {
     seam,
@@ -52,24 +54,24 @@ function followRecipe(recipe: Recipe<FamilyOptions>, stated: Stated): Settled {
   }
 }
 
-function changedOptions(brought: FamilyOptions, stated: FamilyOptions): readonly RecipeChange[] {
+function changedOptions(
+  fields: ReturnType<typeof listOptionFields>,
+  brought: FamilyOptions,
+  stated: FamilyOptions,
+): readonly RecipeChange[] {
   return Object.entries(statedOnly(stated)).flatMap(([key, value]) => {
     const recipe = brought[key]
     if (recipe === undefined || recipe === value) return []
-    return [{ what: wordsOf(key), recipe: valueOf(recipe), stated: valueOf(value) }]
+    return [
+      {
+        what: nameOption(fields, key),
+        recipe: wordOption(fields, key, recipe),
+        stated: wordOption(fields, key, value),
+      },
+    ]
   })
 }
 
 function statedOnly(options: FamilyOptions): FamilyOptions {
   return Object.fromEntries(Object.entries(options).filter(([, value]) => value !== undefined))
-}
-
-/** A length stays one; anything else is said as it stands. */
-function valueOf(value: unknown): Length | string {
-  return typeof value === 'number' ? (value as Length) : String(value)
-}
-
-/** flapDepth → flap depth. */
-function wordsOf(key: string): string {
-  return key.replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)
 }

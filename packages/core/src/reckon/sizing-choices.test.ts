@@ -19,6 +19,7 @@ describe('the choices of sizing', () => {
       'deep-flaps',
       'inch-and-a-half',
       'two-inches',
+      'rule',
     ])
     // wrap 14 7/16 + 1 1/2 = 15 15/16 → 16; 9 3/8 + 1 1/2 = 10 7/8
     const [, , threeHalves] = choices
@@ -55,13 +56,28 @@ describe('the choices of sizing', () => {
     expect(toMm(computed?.plan.fits[0]?.ease ?? zero)).to.be.within(12, 15.2)
   })
 
+  it('end with a rule of the maker’s own, the one in use or one to begin with', () => {
+    const ruleOf = (changes: Parameters<typeof coverFile>[0]) =>
+      listSizingChoices(coverFile(changes)).find(({ id }) => id === 'rule')
+    // wrap 14 7/16 + 1 1/2; + 2
+    expect(ruleOf({})?.file.sizing).to.include({ mode: 'rule', addWidth: '1 1/2 in' })
+    const own = ruleOf({
+      sizing: { mode: 'rule', measure: 'wrap', addWidth: '2', addHeight: '1' },
+      seam: '1/2 in',
+    })
+    expect(own && cutOf(own.plan, 'outer', 'in')).to.equal('1 × 16 1/2 in × 10 3/8 in')
+    expect(own?.plan.settled.seam).to.equal(inches(0.5))
+    // nothing is added to where a wrap serves a series
+    expect(listSizingChoices(familyFile('adjustable-wrap')).map(({ id }) => id)).to.deep.equal(['computed'])
+  })
+
   it('say what differs from the one in use', () => {
     const [computed, , , twoInches] = choices
     if (!computed || !twoInches) throw new Error('A choice is missing')
     // 3/4 · 6 5/8 + 1/2 − 2 · 1/2 = 4 15/32
     expect(describeDifferences(twoInches, computed, 'in')).to.deep.equal([
       'seam 1\u20442\u00a0in',
-      'flap style faced',
+      'flaps faced with lining',
       'flap depth 4\u00a015\u204432\u00a0in',
     ])
     expect(describeDifferences(computed, computed, 'in')).to.deep.equal([])

@@ -1,9 +1,11 @@
+import { listOptionFields } from '../families/option-fields.js'
+import { nameOption, wordOption } from '../families/option-words.js'
 import type { Cover } from '../file/cover.js'
 import type { CoverFile } from '../file/cover-schema.js'
 import { readDraft } from '../file/read-cover.js'
 import { formatLength } from '../length/format.js'
 import { subtract, type Length } from '../length/length.js'
-import type { Unit } from '../length/unit.js'
+import { customary, type Unit } from '../length/unit.js'
 import { plan, type Plan } from '../plan.js'
 import { askedReadings } from '../object/required.js'
 
@@ -20,7 +22,7 @@ export interface SizingChoice {
 }
 
 /**
- * Computed sizing and every recipe of the family, each planned for the cover. Empty where the cover cannot be planned
+ * Computed sizing, every recipe of the family and the maker’s own rule, each planned for the cover. Empty where the cover cannot be planned
  * yet. Ten plans at most: a millisecond or so.
  */
 export function listSizingChoices(file: CoverFile): readonly SizingChoice[] {
@@ -40,11 +42,33 @@ export function listSizingChoices(file: CoverFile): readonly SizingChoice[] {
     price,
     file: followRecipe(file, cover, id),
   }))
-  return [computed, ...recipes].flatMap(choice => {
+  return [computed, ...recipes, ...ownRule(file, cover)].flatMap(choice => {
     const followed = readPlannable(choice.file)
     if (!followed) return []
     return [{ ...choice, cover: followed, plan: plan(followed) }]
   })
+}
+
+/** A rule of the maker's own: the one in use, or one to begin with; none where nothing can be added to. */
+function ownRule(file: CoverFile, { family }: Cover) {
+  if (family.ruleMeasures.length === 0) return []
+  return [
+    {
+      id: 'rule',
+      name: 'My own rule',
+      reason: 'A measurement and a fixed amount; the fit follows.',
+      price: '',
+      file: followRule(file),
+    },
+  ]
+}
+
+/** The same cover, cut by a measurement and an amount; where no rule is in use yet, by {1 ½ in} both ways. */
+function followRule(file: CoverFile): CoverFile {
+  const { sizing, unit = 'in' } = file
+  if (sizing?.mode === 'rule') return file
+  const usual = formatLength(customary(3 / 2, unit), unit)
+  return { ...file, sizing: { mode: 'rule', addWidth: usual, addHeight: usual } }
 }
 
 /** The same cover, its size computed from the need; with the ease that is set, where it is computed already. */
@@ -94,15 +118,19 @@ export function describeDifferences(
 ): readonly string[] {
   const say = (length: Length) => formatLength(length, unit, { style: 'proper' })
   const { seam } = choice.plan.settled
+  const fields = listOptionFields(choice.cover.family.options(unit))
   const options = choice.plan.settled.options as Readonly<Record<string, unknown>>
   const before = inUse.plan.settled.options as Readonly<Record<string, unknown>>
   return [
     ...(seam === inUse.plan.settled.seam ? [] : [`seam ${say(seam)}`]),
     ...Object.entries(options).flatMap(([key, value]) => {
       if (value === before[key] || value === undefined) return []
-      const words = key.replace(/[A-Z]/g, letter => ` ${letter.toLowerCase()}`)
+      const word = wordOption(fields, key, value)
+      const name = nameOption(fields, key)
       return [
-        `${words} ${typeof value === 'number' ? say(value as Length) : JSON.stringify(value).replaceAll('"', '')}`,
+        typeof value === 'boolean'
+          ? `${name}: ${word}`
+          : `${name} ${typeof word === 'string' ? word : say(word)}`,
       ]
     }),
   ]

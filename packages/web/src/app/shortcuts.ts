@@ -10,7 +10,7 @@ export const shortcuts: readonly (readonly [keys: string, does: string])[] = [
   ['↑ ↓', 'in a length: a mark of the tape more or less'],
   ['Enter', 'in a length: to the next thing to measure'],
   ['← → ↑ ↓', 'on a piece of the layout: moves it by a mark, with shift by eight'],
-  ['Enter', 'on a piece of the layout: pins it, or lets it go'],
+  ['Enter', 'on a piece of the layout: pins it, or unpins it'],
   ['r', 'on a piece of the layout: turns it by a quarter'],
   ['?', 'this list'],
 ]

@@ -74,6 +74,7 @@ function joinings(pieces: readonly Piece[]): readonly Joining[] {
     piled('piping', 'right side up', 'both ends', 'piping, cord inwards'),
   ]
   const flap = has('flap-outer') ? 'flap-outer' : 'flap'
+  const seenFrom = has('padding') ? 'the foam' : 'the wrong side of the outer'
   const round = ['left', 'right', 'top', 'bottom'] as const
   return [
     {
@@ -82,7 +83,7 @@ function joinings(pieces: readonly Piece[]): readonly Joining[] {
       layers: [...base, piled('gusset', 'right side down', undefined, 'gusset with its zip')],
       edges: round,
       how: 'stitch',
-      seenFrom: 'the foam',
+      seenFrom,
     },
     {
       id: 'flaps',
@@ -94,7 +95,7 @@ function joinings(pieces: readonly Piece[]): readonly Joining[] {
       ],
       edges: round,
       how: 'stitch',
-      seenFrom: 'the foam',
+      seenFrom,
     },
     ...(has('lining')
       ? [
@@ -109,7 +110,7 @@ function joinings(pieces: readonly Piece[]): readonly Joining[] {
             ],
             edges: ['top', 'bottom'],
             how: 'stitch',
-            seenFrom: 'the foam',
+            seenFrom,
           } as const,
         ]
       : []),

@@ -1,4 +1,5 @@
 import {
+  namePiece,
   findFamily,
   drawPiece,
   drawStrip,
@@ -85,7 +86,7 @@ function CuttingList({ file }: { readonly file: CoverFile }) {
           <ul>
             {plan.notions.map(({ id, count, length, grams }) => (
               <li key={id}>
-                ☐ {count} × {id.replaceAll('-', ' ')}
+                ☐ {count} × {namePiece(id)}
                 {grams !== undefined && `, ${grams} g a coat`}
                 {length && (
                   <>
@@ -171,7 +172,7 @@ function PieceToCut({
     <li className="keep-together" data-piece={id}>
       <div className="flex items-baseline gap-2 border-b border-strong-rule pb-1">
         <span aria-hidden>☐</span>
-        <h2 className="flex-1 text-lg font-semibold">{id.replaceAll('-', ' ')}</h2>
+        <h2 className="flex-1 text-lg font-semibold">{namePiece(id)}</h2>
         <span className="text-lg">
           {count} × <Length value={width.cut} unit={unit} bare /> × <Length value={height.cut} unit={unit} />
         </span>

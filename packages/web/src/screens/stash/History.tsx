@@ -11,7 +11,7 @@ const eventWords: Readonly<Record<StashEventKind, string>> = {
   'piece-changed': 'a piece was changed',
   'piece-gone': 'a piece was taken out',
   reserved: 'kept for a cover',
-  released: 'let go again',
+  released: 'free again',
   cut: 'cut',
   'left-over': 'left over, back in the stash',
   picture: 'a new picture',

@@ -1,4 +1,5 @@
 import {
+  namePiece,
   drawMissing,
   reckonOutcome,
   sayProperly,
@@ -162,7 +163,7 @@ function Pieces({ outcome }: { readonly outcome: Outcome }) {
         {outcome.pieces.map(({ id, planned, width, height, why }) => (
           <tr key={`${id} ${why}`} className="border-t border-rule">
             <th scope="row" className="py-1 text-left font-normal">
-              {id.replaceAll('-', ' ')}
+              {namePiece(id)}
             </th>
             <td className="text-soft">
               <Length value={planned.width.cut} unit={unit} bare /> ×{' '}

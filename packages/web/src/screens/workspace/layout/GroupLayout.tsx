@@ -26,6 +26,7 @@ import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
 import { CutSteps } from './CutSteps'
 import type { GroupJob } from './group-job'
+import { nameGroup } from './name-group'
 import { Sheets } from './Sheets'
 import { SheetPicture, type Move } from './SheetPicture'
 import { SourceChooser } from './SourceChooser'
@@ -71,7 +72,7 @@ export function GroupLayout({ job, layout, cutting }: GroupLayoutProps) {
 }
 
 function nameOf({ group, source }: GroupJob): string {
-  return source.material?.material.name ?? (group.material || roleWords[group.role])
+  return source.material?.material.name ?? nameGroup(group)
 }
 
 /** A layout of an earlier request may name pieces and cloths that are no more. */

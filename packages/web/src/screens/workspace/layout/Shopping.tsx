@@ -2,7 +2,6 @@ import {
   boughtCloth,
   costOf,
   findToBuy,
-  roleWords,
   type CuttingBody,
   type Layout,
   type LayoutRequest,
@@ -14,6 +13,7 @@ import { Length } from '../../../parts/Length'
 import { usePay } from '../../../views/use-pay'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
+import { nameGroup } from './name-group'
 import { Notions } from './Notions'
 import { Sheets } from './Sheets'
 import { useShop } from './use-shop'
@@ -109,7 +109,7 @@ function Line({ wanted: { job, toBuy, cost }, pay }: LineProps) {
 
 /** A remnant or a garment is nothing that a shop has more of: what is bought is like it. */
 function nameToBuy({ group, source: { material, offered } }: GroupJob): string {
-  if (!material) return group.material || roleWords[group.role]
+  if (!material) return nameGroup(group)
   const { name } = material.material
   const found = offered.some(({ source }) => source === 'yardage' || source === 'sheet')
   const isOnce = offered.length > 0 && !found && material.stock.price === undefined

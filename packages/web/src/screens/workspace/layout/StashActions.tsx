@@ -58,7 +58,7 @@ export function StashActions({ job, layout, leftOvers, cutting }: StashActionsPr
       )}
       {kept.length > 0 && (
         <Button disabled={busy} onClick={() => void release({ coverId, pieces: chosen(kept) })}>
-          <LockOpen className="size-4" aria-hidden /> Let {kept.length === 1 ? 'it' : 'them'} go
+          <LockOpen className="size-4" aria-hidden /> Free {kept.length === 1 ? 'it' : 'them'} again
         </Button>
       )}
       {(used.length > 0 || buys) && layout.unplaced.length === 0 && (

@@ -1,4 +1,4 @@
-import { applyRepair, findExtra, listOptionFields, type TypedExtra } from '@snowdrift/core'
+import { namePiece, applyRepair, findExtra, listOptionFields, type TypedExtra } from '@snowdrift/core'
 import { X } from 'lucide-react'
 import { oneStep } from '../../../drafts/draft'
 import { Amounts } from '../../../parts/Amounts'
@@ -86,6 +86,6 @@ function carriersOf(
   const own = pieces.filter(({ id }) => !(id in extraPieces))
   return {
     '': 'where it usually sits',
-    ...Object.fromEntries(own.map(({ id }) => [id, id.replaceAll('-', ' ')])),
+    ...Object.fromEntries(own.map(({ id }) => [id, namePiece(id)])),
   }
 }

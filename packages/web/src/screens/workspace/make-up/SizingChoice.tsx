@@ -13,7 +13,7 @@ import { useCover } from '../cover-context'
 import { EaseFields, RuleFields } from './SizingFields'
 import { SizingTable } from './SizingTable'
 
-/** How the size is found: computed or by a recipe, compared in one table, or by a rule of one's own. */
+/** How the size is found: computed, by a recipe or by a rule of one's own, compared in one table. */
 export function SizingChoice() {
   const { file, unit } = useCover()
   const family = findFamily(file.family)
@@ -28,36 +28,15 @@ function Choices({ family }: { readonly family: Family }) {
   return (
     <fieldset className="grid gap-3">
       <legend className="mb-2 text-lg font-semibold">How its size is found</legend>
-      {family.recipes.length > 0 && choices.length === 0 && (
-        <p className="text-soft">The recipes are compared as soon as everything needed is measured.</p>
+      {choices.length === 0 && (
+        <p className="text-soft">
+          The ways to find it are compared as soon as everything it needs can be read.
+        </p>
       )}
-      {family.recipes.length > 0 && choices.length > 0 && (
-        <SizingTable choices={choices} chosen={chosen} onChoose={choose} />
-      )}
+      {choices.length > 1 && <SizingTable choices={choices} chosen={chosen} onChoose={choose} />}
       <SameFits choices={choices} />
       {chosen === 'computed' && <EaseFields />}
-      {family.ruleMeasures.length > 0 && (
-        <div className="rounded-md border border-rule bg-surface has-[>label>input:checked]:border-thread">
-          <label className="flex cursor-pointer items-start gap-3 p-3">
-            <input
-              type="radio"
-              name="sizing"
-              className="mt-1.5 accent-(--thread)"
-              checked={chosen === 'rule'}
-              onChange={() => choose(byRule(file))}
-            />
-            <span className="grid gap-0.5">
-              <span className="font-medium">My own rule</span>
-              <span className="text-sm text-soft">A measurement and a fixed amount; the fit follows.</span>
-            </span>
-          </label>
-          {chosen === 'rule' && (
-            <div className="border-t border-rule p-3">
-              <RuleFields measures={family.ruleMeasures} />
-            </div>
-          )}
-        </div>
-      )}
+      {chosen === 'rule' && <RuleFields measures={family.ruleMeasures} />}
     </fieldset>
   )
 }
@@ -87,10 +66,4 @@ function SameFits({ choices }: { readonly choices: readonly Choice[] }) {
       ))}
     </ul>
   )
-}
-
-function byRule(file: CoverFile): CoverFile {
-  const [addWidth, addHeight] =
-    file.unit === 'in' || file.unit === undefined ? ['1 1/2 in', '1 1/2 in'] : ['38 mm', '38 mm']
-  return { ...file, sizing: { mode: 'rule', addWidth, addHeight } }
 }

@@ -1,5 +1,5 @@
 import { oneStep } from '../../../drafts/draft'
-import { applyRepair, type Notion, type Piece, type Unit, roleWords } from '@snowdrift/core'
+import { namePiece, applyRepair, type Notion, type Piece, type Unit, roleWords } from '@snowdrift/core'
 import { lit } from '../../../app/lit-slice'
 import { useAppDispatch, useAppSelector } from '../../../app/store'
 import { FindingNote } from '../../../parts/FindingNote'
@@ -70,7 +70,7 @@ function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit 
       <details>
         <summary className="flex flex-wrap items-baseline gap-x-3">
           <span className="w-8 text-soft">{count} ×</span>
-          <span className="flex-1 font-medium">{id.replaceAll('-', ' ')}</span>
+          <span className="flex-1 font-medium">{namePiece(id)}</span>
           <span className="text-lg">
             <Length value={width.cut} unit={unit} bare /> × <Length value={height.cut} unit={unit} />
           </span>
@@ -109,7 +109,7 @@ function NotionRow({ notion, unit }: { readonly notion: Notion; readonly unit: U
       <details>
         <summary className="flex flex-wrap items-baseline gap-x-3">
           <span className="w-8 text-soft">{count} ×</span>
-          <span className="flex-1 font-medium">{id.replaceAll('-', ' ')}</span>
+          <span className="flex-1 font-medium">{namePiece(id)}</span>
           {length && (
             <span className="text-lg">
               <Length value={length.cut} unit={unit} />
