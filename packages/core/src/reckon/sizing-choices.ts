@@ -63,7 +63,7 @@ function ownRule(file: CoverFile, { family }: Cover) {
   ]
 }
 
-/** The same cover, cut by a measurement and an amount; where no rule is in use yet, by {1 ½ in} both ways. */
+/** The same cover, cut by a measurement and an amount; where no rule is in use yet, by 1 ½ in both ways. */
 function followRule(file: CoverFile): CoverFile {
   const { sizing, unit = 'in' } = file
   if (sizing?.mode === 'rule') return file

@@ -1,6 +1,9 @@
-import type { ButtonHTMLAttributes } from 'react'
+import type { ButtonHTMLAttributes, Ref } from 'react'
 
 interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
+  readonly ref?: Ref<HTMLButtonElement>
+  /** Beside a line of text; a finger finds it all the same. */
+  readonly small?: boolean
   /** `act` is the one thing to do next; `quiet` is all else. */
   readonly look?: 'act' | 'plain' | 'quiet'
 }
@@ -14,6 +17,16 @@ export const buttonLooks = {
 export const buttonShape =
   'inline-flex min-h-9 items-center justify-center gap-1.5 rounded-md border px-3 py-1.5 text-base leading-tight no-underline transition-colors disabled:opacity-45'
 
-export function Button({ look = 'plain', className = '', type = 'button', ...rest }: ButtonProps) {
-  return <button type={type} className={`${buttonShape} ${buttonLooks[look]} ${className}`} {...rest} />
+const smallShape =
+  'inline-flex min-h-6 items-center justify-center gap-1 rounded-md border px-1 text-sm leading-tight transition-colors disabled:opacity-45'
+
+export function Button({
+  look = 'plain',
+  small = false,
+  className = '',
+  type = 'button',
+  ...rest
+}: ButtonProps) {
+  const shape = small ? smallShape : buttonShape
+  return <button type={type} className={`${shape} ${buttonLooks[look]} ${className}`} {...rest} />
 }

@@ -42,6 +42,8 @@ export interface LengthFieldProps {
   readonly whenLeft?: boolean
   /** Where a form is sent by it, Enter does not go to the next length. */
   readonly enterSends?: boolean
+  /** Has the cursor as soon as it is there. */
+  readonly autoFocus?: boolean
 }
 
 /**
@@ -63,6 +65,7 @@ export function LengthField(props: LengthFieldProps) {
     thin = false,
     whenLeft = false,
     enterSends = false,
+    autoFocus = false,
   } = props
   const id = useId()
   const written = useContext(WrittenUnit) ?? unit
@@ -121,6 +124,7 @@ export function LengthField(props: LengthFieldProps) {
           className={`${controlLook} max-w-36 text-lg`}
           inputMode={touch ? 'decimal' : 'text'}
           autoComplete="off"
+          autoFocus={autoFocus}
           spellCheck={false}
           value={text}
           placeholder={fallback === undefined ? '' : formatLength(fallback, unit, { bare: true })}

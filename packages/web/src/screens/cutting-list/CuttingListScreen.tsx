@@ -24,6 +24,7 @@ import { plannedOf } from '../../views/planned'
 import { StillMissing } from '../../views/StillMissing'
 import { Joinings } from '../workspace/pieces/Joinings'
 import { textScaleFor } from '../../views/text-scale'
+import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { verdictWords } from '../../views/verdict-words'
 import { Added } from './Added'
@@ -35,6 +36,7 @@ export function Screen() {
   const { data: row, error } = useCoverQuery(id)
   const draft = useAppSelector(state => selectDraft(state, 'cover', id))
   const file = draft?.body.file ?? row?.file
+  usePageTitle(file?.name ?? '', 'Cutting list')
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-6 sm:px-8 print:max-w-none print:p-0">
       <div className="no-print mb-6 flex items-center gap-4">

@@ -15,9 +15,11 @@ import { controlLook, Field } from '../../parts/Field'
 import { MoreButton } from '../../parts/MoreButton'
 import { kindWords } from '../../views/kind-words'
 import { newCoverFile } from './new-cover-file'
+import { usePageTitle } from '../../views/use-page-title'
 
 /** Says what is to be covered: something new, or a thing that was measured before. */
 export function Screen() {
+  usePageTitle('Cover something')
   const [params] = useSearchParams()
   const thingId = params.get('thing')
   const thing = useThingQuery(thingId ?? '', { skip: !thingId })
@@ -79,6 +81,7 @@ function NewThingFields({ form, change, done }: KeptForm<NewThingForm>) {
                 type="radio"
                 name="kind"
                 className="mt-1.5 accent-(--thread)"
+                autoFocus={choice === kind}
                 checked={choice === kind}
                 onChange={() => change({ kind: choice })}
               />

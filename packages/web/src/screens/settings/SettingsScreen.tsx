@@ -21,12 +21,14 @@ import { LengthField } from '../../parts/LengthField'
 import { SavingState } from '../../parts/SavingState'
 import { SelectField } from '../../parts/SelectField'
 import { gridChoices } from '../../views/grid-choices'
+import { usePageTitle } from '../../views/use-page-title'
 
 const unitWords: Readonly<Record<Unit, string>> = { in: 'inches', cm: 'centimetres', mm: 'millimetres' }
 const themeWords: Readonly<Record<Theme, string>> = { system: 'as the device', light: 'light', dark: 'dark' }
 
 /** What new covers begin with, and how things look on this device. */
 export function Screen() {
+  usePageTitle('Settings')
   const { data, error } = useSettingsQuery()
   const [theme, setTheme] = useState(readTheme)
   return (

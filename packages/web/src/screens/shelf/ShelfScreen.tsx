@@ -8,9 +8,11 @@ import { CoverOnShelf } from './CoverOnShelf'
 import { ImportCover } from './ImportCover'
 import { ThingOnShelf } from './ThingOnShelf'
 import { useSwatches } from './use-swatches'
+import { usePageTitle } from '../../views/use-page-title'
 
 /** The workshop's covers to one scale, and the things that wait for one. */
 export function ShelfScreen() {
+  usePageTitle('Shelf')
   const covers = useCoversInfiniteQuery()
   const things = useThingsInfiniteQuery()
   const swatches = useSwatches()

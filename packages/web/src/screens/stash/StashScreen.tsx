@@ -8,9 +8,11 @@ import { controlLook } from '../../parts/Field'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { ImportTable } from './ImportTable'
 import { StashRow } from './StashRow'
+import { usePageTitle } from '../../views/use-page-title'
 
 /** Everything that there is to cut from and to close with: cloth, padding, boards, notions, each with its pieces. */
 export function Screen() {
+  usePageTitle('Stash')
   const { data: materials, error } = useMaterialsQuery()
   const { data: pieces = [] } = useStashPiecesQuery()
   const [wanted, setWanted] = useState('')

@@ -22,19 +22,18 @@ const looks: Readonly<Record<StationState, { Icon: typeof Info; tone: string }>>
 export function StationPath({ here }: { readonly here: Station }) {
   const { id, planned } = useCover()
   return (
-    <nav aria-label="Stations" className="sticky top-0 z-20 border-b border-rule bg-ground px-2 sm:px-4">
+    <nav aria-label="Stations" className="sticky top-0 z-20 border-b border-rule bg-ground px-1 sm:px-4">
       <ol className="flex overflow-x-auto">
         {stations.map(station => {
           const state = stateOf(station, planned)
           const { Icon, tone } = looks[state]
           return (
-            <li key={station} ref={station === here ? bringIntoSight : undefined}>
+            <li key={station} className="max-sm:flex-1" ref={station === here ? bringIntoSight : undefined}>
               <NavLink
                 to={`/covers/${id}/${station}`}
-                replace
                 aria-label={`${stationWords[station]}: ${stationStateWords[state]}`}
                 aria-current={station === here ? 'step' : undefined}
-                className={`relative flex items-center gap-1 px-1.5 py-3 whitespace-nowrap no-underline max-sm:text-sm sm:gap-1.5 sm:px-3 ${station === here ? 'font-semibold text-ink' : 'text-soft hover:text-ink'}`}
+                className={`relative flex items-center gap-1 px-1.5 py-3 whitespace-nowrap no-underline max-sm:flex-col max-sm:gap-0.5 max-sm:px-0.5 max-sm:py-1.5 max-sm:text-xs sm:gap-1.5 sm:px-3 ${station === here ? 'font-semibold text-ink' : 'text-soft hover:text-ink'}`}
               >
                 <Icon className={`size-4 ${tone}`} aria-hidden />
                 {stationWords[station]}

@@ -9,11 +9,14 @@ import { useDraft, useDraftChanges } from '../../drafts/use-draft'
 import { ConflictNotice } from '../../parts/ConflictNotice'
 import { WrittenUnit } from '../../parts/written-unit'
 import { plannedOf } from '../../views/planned'
+import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { CoverContext, divisionOf, useCover, type CoverInHand } from './cover-context'
 import { EndOnPicture, LivePicture } from './LivePicture'
 import { StationPath } from './StationPath'
-import { stations, type Station } from './stations'
+import { NextStation } from './NextStation'
+import { stations, stationWords, type Station } from './stations'
+import { useStationFocus } from './use-station-focus'
 import { StationView } from './StationView'
 import { useHeldPlan } from './use-held-plan'
 import { useWorkspaceKeys } from './use-workspace-keys'
@@ -56,6 +59,7 @@ function Workspace({ id, draft }: WorkspaceProps) {
   const here = stations.find(name => name === station) ?? 'measure'
   const cover = useCoverInHand(id, draft)
   useWorkspaceKeys(id)
+  usePageTitle(draft.body.file.name || 'Cover without a name', stationWords[here])
   return (
     <CoverContext value={cover}>
       <WrittenUnit value={draft.body.file.unit ?? 'in'}>
@@ -87,9 +91,17 @@ function Workspace({ id, draft }: WorkspaceProps) {
 
 function StationArea({ here }: { readonly here: Station }) {
   const { shown, unit } = useCover()
+  const area = useStationFocus(here)
   return (
-    <div className="order-2 min-w-0 px-4 py-6 sm:px-6 lg:order-1 lg:overflow-y-auto">
+    <div
+      ref={area}
+      tabIndex={-1}
+      role="region"
+      aria-label={stationWords[here]}
+      className="order-2 min-w-0 outline-none px-4 py-6 sm:px-6 lg:order-1 lg:overflow-y-auto"
+    >
       <StationView station={here} />
+      <NextStation here={here} />
       {shown.plan && here !== 'layout' && (
         <EndOnPicture plan={shown.plan} unit={unit} className="mt-8 h-36 sm:h-52 lg:hidden" />
       )}

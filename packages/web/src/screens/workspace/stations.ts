@@ -15,6 +15,11 @@ export const stationWords: Readonly<Record<Station, string>> = {
   layout: 'Layout',
 }
 
+/** The station after it; undefined after the last. */
+export function nextOf(station: Station): Station | undefined {
+  return stations[stations.indexOf(station) + 1]
+}
+
 /** `waits`: something is missing before it can be settled. Else settled, or what it has to say at the gravest. */
 export type StationState = 'waits' | 'settled' | Severity
 

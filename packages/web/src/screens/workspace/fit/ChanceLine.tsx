@@ -48,7 +48,7 @@ export function ChanceLine({ chance }: { readonly chance: AskedChance }) {
               value={progress}
               max={1}
             />
-            <Button look="quiet" className="!min-h-6 !px-1 !py-0 text-sm" onClick={stop}>
+            <Button look="quiet" small onClick={stop}>
               Stop
             </Button>
           </>

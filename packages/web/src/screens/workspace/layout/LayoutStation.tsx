@@ -141,7 +141,7 @@ function Progress({
             value={progress}
             max={1}
           />
-          <Button look="quiet" className="!min-h-6 !px-1 !py-0 text-sm" onClick={onStop}>
+          <Button look="quiet" small onClick={onStop}>
             Stop
           </Button>
         </>
@@ -149,7 +149,7 @@ function Progress({
         <>
           {progress === 'stopped' ? 'Stopped; the best so far is shown.' : 'Laid out.'}
           {onLonger && (
-            <Button look="quiet" className="!min-h-6 !px-1 !py-0 text-sm" onClick={onLonger}>
+            <Button look="quiet" small onClick={onLonger}>
               Look longer
             </Button>
           )}

@@ -1,5 +1,5 @@
 import { findFamily } from '@snowdrift/core'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { Button } from '../../../parts/Button'
 import { useCover } from '../cover-context'
 import { WayChooser } from './WayChooser'
@@ -9,6 +9,12 @@ import { difficultyWords } from './way-words'
 export function WayOfMaking() {
   const { file } = useCover()
   const [choosing, setChoosing] = useState(false)
+  const opener = useRef<HTMLButtonElement>(null)
+  const chosen = () => {
+    setChoosing(false)
+    // The row that was pressed is gone with the list.
+    opener.current?.focus()
+  }
   const family = findFamily(file.family)
   if (!family) return null
   const { name, summary, difficulty, tools } = family.words
@@ -22,11 +28,11 @@ export function WayOfMaking() {
             {difficultyWords[difficulty]}; {tools}.
           </p>
         </div>
-        <Button aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
+        <Button ref={opener} aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
           {choosing ? 'Keep this way' : 'Other ways of making'}
         </Button>
       </div>
-      {choosing && <WayChooser onChosen={() => setChoosing(false)} />}
+      {choosing && <WayChooser onChosen={chosen} />}
     </section>
   )
 }

@@ -40,6 +40,7 @@ export function MeasureStation() {
   const things = listThings(file)
   const thing = Math.min(book, Math.max(0, things.length - 1))
   const shown = readingsFor(file, things[thing])
+  const isNew = Object.keys(things[thing]?.readings ?? {}).length === 0
   return (
     <div className="grid gap-6">
       <h2 className="sr-only">Measure</h2>
@@ -50,7 +51,12 @@ export function MeasureStation() {
         <div key={thing} className="order-2 grid content-start gap-5 sm:order-1">
           {shown.map(reading => (
             <div key={reading} className="grid gap-2">
-              <ReadingList thing={thing} reading={reading} onFocus={() => setFocused(reading)} />
+              <ReadingList
+                thing={thing}
+                reading={reading}
+                autoFocus={isNew && reading === shown[0]}
+                onFocus={() => setFocused(reading)}
+              />
               {best && asked === reading && <PaysMost remedy={best} unit={unit} />}
             </div>
           ))}

@@ -16,7 +16,8 @@ import {
   type Unit,
 } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import { Button } from '../../../parts/Button'
 import { FindingNote } from '../../../parts/FindingNote'
 import { Fractions } from '../../../parts/Fractions'
@@ -29,12 +30,15 @@ interface ReadingListProps {
   readonly thing: number
   readonly reading: ReadingKey
   readonly onFocus: () => void
+  /** A cover that nothing is measured of yet puts the cursor here. */
+  readonly autoFocus?: boolean
 }
 
 /** One measurement: its readings, each as typed, and what is to be said of them. */
-export function ReadingList({ thing, reading, onFocus }: ReadingListProps) {
+export function ReadingList({ thing, reading, onFocus, autoFocus = false }: ReadingListProps) {
   const { file, planned, unit, division, change } = useCover()
   const [rowsAsked, setRowsAsked] = useState(1)
+  const list = useRef<HTMLDivElement>(null)
   const taken = listThings(file)[thing]?.readings?.[reading] ?? []
   const { name, how } = readingWords[reading]
   const rows = Math.max(rowsAsked, taken.length, 1)
@@ -44,13 +48,14 @@ export function ReadingList({ thing, reading, onFocus }: ReadingListProps) {
       changeThing(current, thing, object => withReading(object, reading, index, entry)),
     )
   return (
-    <div className="grid gap-2" data-reading={reading} onFocus={onFocus}>
+    <div ref={list} className="grid gap-2" data-reading={reading} onFocus={onFocus}>
       {Array.from({ length: rows }, (_, index) => {
         const entry = taken[index]
         const detail = typeof entry === 'object' ? entry : undefined
         return (
-          <div key={index}>
+          <div key={index} data-row={index}>
             <LengthField
+              autoFocus={autoFocus && index === 0}
               label={index === 0 ? name : `${name}, reading ${index + 1}`}
               hideLabel={index > 0}
               help={index === 0 ? how : undefined}
@@ -71,7 +76,11 @@ export function ReadingList({ thing, reading, onFocus }: ReadingListProps) {
             look="quiet"
             className="!px-1 text-sm"
             disabled={rows > taken.length}
-            onClick={() => setRowsAsked(taken.length + 1)}
+            onClick={() => {
+              flushSync(() => setRowsAsked(taken.length + 1))
+              // The new row is there to be typed in.
+              list.current?.querySelector<HTMLElement>(`[data-row="${taken.length}"] input`)?.focus()
+            }}
           >
             <Plus className="size-4" aria-hidden /> Another reading of {name.toLowerCase()}
           </Button>

@@ -1,0 +1,25 @@
+import { ArrowRight } from 'lucide-react'
+import { Link } from 'react-router'
+import { buttonLooks, buttonShape } from '../../parts/Button'
+import { useCover } from './cover-context'
+import { nextOf, stateOf, stationWords, type Station } from './stations'
+
+/** The way on from a station: the one thing to do next, once this one is settled; after the last, the list for the table. */
+export function NextStation({ here }: { readonly here: Station }) {
+  const { id, planned } = useCover()
+  const next = nextOf(here)
+  const isOpen = stateOf(here, planned) === 'waits'
+  const to = next ? `/covers/${id}/${next}` : `/covers/${id}/cutting-list`
+  return (
+    <p className="mt-8 flex justify-end">
+      <Link
+        to={to}
+        data-next-station
+        className={`${buttonShape} ${isOpen ? buttonLooks.plain : buttonLooks.act}`}
+      >
+        Next: {next ? stationWords[next].toLowerCase() : 'the cutting list'}
+        <ArrowRight className="size-4" aria-hidden />
+      </Link>
+    </p>
+  )
+}
