@@ -23,12 +23,6 @@ import { idOf, kindOf, kinds, type Kind, type Ref, type RowOf } from '../drafts/
 import { allPages } from './all-pages'
 import { basedOn, createBaseQuery, keyHeader } from './base-query'
 
-interface Versioned<Body> {
-  readonly id: string
-  readonly version: number
-  readonly body: Body
-}
-
 /** A row under the name that its maker gives it: made once, however often that is sent. */
 interface New<Body> {
   readonly id: string
@@ -119,15 +113,6 @@ export const api = createApi({
     thing: build.query<ThingRow, string>({ query: id => `/things/${id}`, providesTags: ['Things'] }),
     createThing: build.mutation<ThingRow, New<ThingBody>>({
       query: ({ id, body }) => ({ url: `/things/${id}`, method: 'PUT', body, headers: basedOn(0) }),
-      invalidatesTags: ['Things'],
-    }),
-    saveThing: build.mutation<ThingRow, Versioned<ThingBody>>({
-      query: ({ id, version, body }) => ({
-        url: `/things/${id}`,
-        method: 'PUT',
-        body,
-        headers: basedOn(version),
-      }),
       invalidatesTags: ['Things'],
     }),
     deleteThing: build.mutation<ThingRow, Deleted>({
@@ -228,7 +213,6 @@ export const {
   useThingsInfiniteQuery,
   useThingQuery,
   useCreateThingMutation,
-  useSaveThingMutation,
   useDeleteThingMutation,
   useRestoreThingMutation,
   useMaterialsQuery,

@@ -18,6 +18,10 @@ export function writeSession(key: string, value: string): void {
   attempt(() => sessionStorage.setItem(key, value))
 }
 
+export function dropSession(key: string): void {
+  attempt(() => sessionStorage.removeItem(key))
+}
+
 function attempt<Value>(work: () => Value): Value | null {
   try {
     return work()

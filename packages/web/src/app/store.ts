@@ -7,9 +7,13 @@ import { deviceSlice, keepingChanged } from '../drafts/device-slice'
 import { draftsSlice } from '../drafts/drafts-slice'
 import { tryKeeping } from '../drafts/kept-drafts'
 import { moveOldDrafts } from '../drafts/move-old-drafts'
+import { follow } from '../drafts/follow'
 import { takeUpLeftWork } from '../drafts/take-up'
+import { leaveUndo } from '../drafts/undo-history'
 import { deletedSlice } from './deleted-slice'
 import { litSlice } from './lit-slice'
+import { hearOtherWindows } from './other-windows'
+import { tellChanges } from './tell-changes'
 
 export const store = configureStore({
   reducer: {
@@ -19,9 +23,12 @@ export const store = configureStore({
     deleted: deletedSlice.reducer,
     lit: litSlice.reducer,
   },
-  middleware: defaults => defaults().prepend(autosave.middleware).concat(api.middleware),
+  middleware: defaults =>
+    defaults().prepend(autosave.middleware, tellChanges.middleware).concat(api.middleware),
 })
 setupListeners(store.dispatch)
+hearOtherWindows(told => void store.dispatch(follow(told)))
+addEventListener('pagehide', () => leaveUndo(store.getState().drafts))
 void begin()
 
 /** Finds out whether this device keeps anything, and takes up what closed windows left. */

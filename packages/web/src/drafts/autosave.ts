@@ -1,6 +1,7 @@
 import type { Problem } from '@snowdrift/core'
 import { createListenerMiddleware, isAnyOf, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit'
 import { api } from '../api/api'
+import { tellOtherWindows } from '../app/other-windows'
 import { describeError, isUnreachable } from '../api/describe-error'
 import { keepingChanged } from './device-slice'
 import type { Draft } from './draft'
@@ -113,6 +114,7 @@ async function save({ ref, saving }: Draft, saver: Saver): Promise<'saved' | 're
   try {
     const row = await dispatch(api.endpoints.saveRow.initiate({ ref, ...pending })).unwrap()
     dispatch(settled({ ref, version: row.version }))
+    tellOtherWindows({ saved: ref })
     return 'saved'
   } catch (error) {
     return explainFailure(ref, error, dispatch)

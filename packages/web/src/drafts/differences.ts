@@ -1,3 +1,9 @@
+/** How a kind of row says its places and values; undefined where it has no words of its own. */
+export interface DifferenceWords {
+  readonly place: (path: readonly string[]) => string | undefined
+  readonly value: (path: readonly string[], value: unknown) => string | undefined
+}
+
 /** One place in which two bodies differ, as a person would look for it. */
 export interface Difference {
   readonly path: string
@@ -10,19 +16,31 @@ const most = 12
 const wrappers = new Set(['file', 'plan'])
 
 /** Where two bodies differ, deepest places named; at most twelve. Of equal ones, none. */
-export function listDifferences(mine: unknown, theirs: unknown): readonly Difference[] {
-  return compare([], mine, theirs).slice(0, most)
+export function listDifferences(
+  mine: unknown,
+  theirs: unknown,
+  words: DifferenceWords = plainWords,
+): readonly Difference[] {
+  return compare([], [mine, theirs], words).slice(0, most)
 }
 
-function compare(path: readonly string[], mine: unknown, theirs: unknown): readonly Difference[] {
+const plainWords: DifferenceWords = { place: () => undefined, value: () => undefined }
+
+function compare(
+  path: readonly string[],
+  [mine, theirs]: readonly [unknown, unknown],
+  words: DifferenceWords,
+): readonly Difference[] {
   if (Object.is(mine, theirs)) return []
   if (!isBranch(mine) || !isBranch(theirs)) {
-    const [here, there] = [show(mine), show(theirs)]
-    return here === there ? [] : [{ path: path.join(' › '), mine: here, theirs: there }]
+    const say = (value: unknown) => words.value(path, value) ?? show(value)
+    const [here, there] = [say(mine), say(theirs)]
+    const place = words.place(path) ?? path.map(nameOf).join(' › ')
+    return here === there ? [] : [{ path: place, mine: here, theirs: there }]
   }
   const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])]
   return keys.flatMap(key =>
-    compare(wrappers.has(key) ? path : [...path, nameOf(key)], mine[key], theirs[key]),
+    compare(wrappers.has(key) ? path : [...path, key], [mine[key], theirs[key]], words),
   )
 }
 

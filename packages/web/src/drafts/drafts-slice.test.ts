@@ -52,6 +52,33 @@ describe('a draft', () => {
     expect(after(change('a'), undone(ref), change('c')).future).to.deep.equal([])
   })
 
+  it('follows what another window saved, as a step that undo goes back over', () => {
+    const followed = after(change('a'), send(), settled({ ref, version: 2 }), open('theirs', 3))
+    expect(nameOf(followed)).to.equal('theirs')
+    expect(followed).to.include({ version: 3, dirty: false })
+    const back = after(
+      change('a'),
+      send(),
+      settled({ ref, version: 2 }),
+      open('theirs', 3),
+      undone(ref),
+      undone(ref),
+    )
+    expect(nameOf(back)).to.equal('first')
+    // what is being typed here stays, whatever was saved elsewhere
+    expect(nameOf(after(change('mine'), open('theirs', 3)))).to.equal('mine')
+  })
+
+  it('is undone over a reload, where it stands as it stood', () => {
+    const history = (name: string) => ({ body: body(name), past: [body('before')], future: [body('after')] })
+    const reopened = (name: string) =>
+      draftOf(draftsSlice.reducer({}, opened({ ref, row: row('first', 1), history: history(name) })))
+    expect(reopened('first').past).to.deep.equal([body('before')])
+    expect(reopened('first').future).to.deep.equal([body('after')])
+    // somebody changed it meanwhile: its steps lead from elsewhere
+    expect(reopened('other').past).to.deep.equal([])
+  })
+
   it('undoes typing on in one field at once', () => {
     const typed = after(change('W', 'name'), change('We', 'name'), change('Wea', 'name'), undone(ref))
     expect(nameOf(typed)).to.equal('first')

@@ -15,6 +15,8 @@ import {
   type KeptDraft,
   type SavingState,
 } from './draft'
+import { isEqual } from './is-equal'
+import type { UndoHistory } from './undo-history'
 import { refOf, type BodyOf, type Kind, type Ref, type Standing } from './kinds'
 
 export type DraftsState = Readonly<Partial<Record<Ref, Draft>>>
@@ -23,6 +25,8 @@ interface Opening {
   readonly ref: Ref
   readonly row: Standing<object>
   readonly kept?: KeptDraft<object> | undefined
+  /** What could be undone before the page was loaded anew. */
+  readonly history?: UndoHistory | undefined
 }
 
 interface Change {
@@ -40,15 +44,18 @@ export const draftsSlice = createSlice({
   initialState: none,
   reducers: {
     /** A row came from the server, or unsaved work was found. What is being worked on stays. */
-    opened: (state, { payload: { ref, row, kept } }: PayloadAction<Opening>) => {
+    opened: (state, { payload: { ref, row, kept, history } }: PayloadAction<Opening>) => {
       const held = state[ref]
       if (held?.dirty) return state
       const known = held && held.version >= row.version ? held : undefined
       const opened = kept ? resumeDraft(ref, kept, (known ?? row) as Standing<object>) : openDraft(ref, row)
       if (known && !opened.dirty) return state
-      // What was found is a step like any other: undo goes back over it.
-      const past = known && opened.dirty ? [...known.past, known.body] : opened.past
-      return { ...state, [ref]: { ...opened, past } }
+      // What was found, or came from another window, is a step like any other: undo goes back over it.
+      const before = held && !isEqual(held.body, opened.body) ? [...held.past, held.body] : held?.past
+      const isLeft = history !== undefined && isEqual(history.body, opened.body)
+      const past = before ?? (isLeft ? history.past : opened.past)
+      const future = isLeft && !before ? history.future : opened.future
+      return { ...state, [ref]: { ...opened, past, future } }
     },
     changed: {
       prepare: (ref: Ref, body: unknown, key: string) => ({ payload: { ref, body, key, at: Date.now() } }),

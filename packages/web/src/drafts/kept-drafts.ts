@@ -132,5 +132,5 @@ async function leftBehind(records: readonly KeptRecord[], own: string): Promise<
 }
 
 function isRef(of: string): of is Ref {
-  return /^(cover|cutting|material|settings)\//.test(of)
+  return /^(cover|thing|cutting|material|settings)\//.test(of)
 }

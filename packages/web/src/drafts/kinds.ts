@@ -7,11 +7,14 @@ import type {
   MaterialRow,
   SettingsBody,
   SettingsRow,
+  ThingBody,
+  ThingRow,
 } from '@snowdrift/core'
 
 /** What a maker changes and the server keeps, by kind: the row as it comes, and what of it can be changed. */
 export interface Kinds {
   readonly cover: { readonly row: CoverRow; readonly body: CoverBody }
+  readonly thing: { readonly row: ThingRow; readonly body: ThingBody }
   readonly cutting: { readonly row: CuttingRow; readonly body: { readonly plan: CuttingBody } }
   readonly material: { readonly row: MaterialRow; readonly body: MaterialBody }
   readonly settings: { readonly row: SettingsRow; readonly body: SettingsBody }
@@ -28,7 +31,7 @@ export interface Standing<Body> {
 }
 
 /** The names of kinds in the cache of what was read. */
-export type Tag = 'Covers' | 'Cuttings' | 'Materials' | 'History' | 'Settings'
+export type Tag = 'Covers' | 'Things' | 'Cuttings' | 'Materials' | 'Stash' | 'History' | 'Settings'
 
 interface KindFacts<K extends Kind> {
   readonly addressOf: (id: string) => string
@@ -42,6 +45,11 @@ export const kinds: { readonly [K in Kind]: KindFacts<K> } = {
     addressOf: id => `/covers/${id}`,
     bodyOf: ({ thingId, file }) => ({ thingId, file }),
     tags: ['Covers'],
+  },
+  thing: {
+    addressOf: id => `/things/${id}`,
+    bodyOf: ({ name, unit, object }) => ({ name, unit, object }),
+    tags: ['Things'],
   },
   cutting: {
     addressOf: id => `/cuttings/${id}`,

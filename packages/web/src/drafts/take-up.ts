@@ -2,6 +2,7 @@ import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit'
 import { api } from '../api/api'
 import { opened, type DraftsState } from './drafts-slice'
 import { claimLeftDraft, findOwnDraft, leaveKeptDraft, listLeftRefs } from './kept-drafts'
+import { takeUndo } from './undo-history'
 import { kindOf, standingOf, type Ref, type Standing } from './kinds'
 
 type Thunk = ThunkAction<Promise<void>, { readonly drafts: DraftsState }, unknown, UnknownAction>
@@ -22,7 +23,7 @@ export function takeUp(ref: Ref, row: Standing<object>): Thunk {
       const kept = (held ? undefined : await findOwnDraft(ref)) ?? (await claimLeftDraft(ref))
       if (getState().drafts[ref]?.dirty) {
         if (kept) await leaveKeptDraft(ref, kept)
-      } else dispatch(opened({ ref, row, kept }))
+      } else dispatch(opened({ ref, row, kept, history: held ? undefined : takeUndo(ref) }))
     }
     const work = (taking.get(ref) ?? Promise.resolve()).then(take)
     taking.set(ref, work)

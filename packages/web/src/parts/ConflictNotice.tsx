@@ -1,9 +1,12 @@
 import { useAppDispatch } from '../app/store'
+import { wordsFor } from '../drafts/difference-words'
 import { listDifferences } from '../drafts/differences'
 import type { Draft } from '../drafts/draft'
 import { keptMine, tookTheirs } from '../drafts/drafts-slice'
-import type { Standing } from '../drafts/kinds'
+import { kindOf, type Standing } from '../drafts/kinds'
+import { useWorkshopUnit } from '../views/use-workshop-unit'
 import { Button } from './Button'
+import { Fractions } from './Fractions'
 
 interface ConflictNoticeProps {
   /** What was changed, as the beginning of a sentence: “This cover was”. */
@@ -15,7 +18,9 @@ interface ConflictNoticeProps {
 /** Two windows changed the same: what differs, and the choice. Either way undo brings the other back. */
 export function ConflictNotice({ what, draft, current }: ConflictNoticeProps) {
   const dispatch = useAppDispatch()
-  const differences = listDifferences(draft.body, current.body)
+  const unit = useWorkshopUnit(undefined)
+  const words = wordsFor(kindOf(draft.ref), draft.body, unit)
+  const differences = listDifferences(draft.body, current.body, words)
   return (
     <section
       role="alert"
@@ -35,8 +40,12 @@ export function ConflictNotice({ what, draft, current }: ConflictNoticeProps) {
           {differences.map(({ path, mine, theirs }) => (
             <tr key={path}>
               <th className="pr-6 font-normal">{path}</th>
-              <td className="pr-6 font-medium">{mine}</td>
-              <td className="font-medium">{theirs}</td>
+              <td className="pr-6 font-medium">
+                <Fractions text={mine} />
+              </td>
+              <td className="font-medium">
+                <Fractions text={theirs} />
+              </td>
             </tr>
           ))}
         </tbody>

@@ -20,6 +20,8 @@ export interface StandIns {
 }
 
 define('addEventListener', () => undefined)
+// Node has channels, too, which would keep a run of tests from ending.
+define('BroadcastChannel', undefined)
 
 const lockPrefix = 'snowdrift.window.'
 

@@ -18,7 +18,7 @@ export function DeleteButton({ name, busy, error, onDelete }: DeleteButtonProps)
         </p>
       )}
       <button
-        className="absolute right-1 bottom-0 z-10 rounded-md p-2 text-soft opacity-0 group-hover:opacity-100 hover:text-bad focus-visible:opacity-100 [@media(hover:none)]:opacity-100"
+        className="absolute right-1 bottom-0 z-10 grid place-items-center rounded-md p-2 text-soft opacity-0 group-hover:opacity-100 hover:text-bad focus-visible:opacity-100 [@media(hover:none)]:opacity-100"
         aria-label={`Delete ${name}`}
         disabled={busy}
         onClick={onDelete}

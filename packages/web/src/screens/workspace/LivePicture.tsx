@@ -7,6 +7,7 @@ import { useIsNarrow } from '../../views/use-media'
 import { StillMissing } from '../../views/StillMissing'
 import { useCover } from './cover-context'
 import { FitLine } from './FitLine'
+import { notePictureHeight } from './note-picture-height'
 
 /** The cover laid flat and seen end-on, answering every change; stays in sight while the stations scroll. */
 export function LivePicture() {
@@ -14,6 +15,7 @@ export function LivePicture() {
   const { plan, isHeld } = shown
   return (
     <section
+      ref={notePictureHeight}
       aria-label="Live picture"
       className="contain-content order-1 border-b border-rule bg-surface max-lg:top-12 max-lg:z-10 tall:max-lg:sticky lg:order-2 lg:h-full lg:min-h-0 lg:overflow-hidden lg:border-b-0 lg:border-l"
     >

@@ -19,6 +19,7 @@ import { stations, stationWords, type Station } from './stations'
 import { useStationFocus } from './use-station-focus'
 import { StationView } from './StationView'
 import { useHeldPlan } from './use-held-plan'
+import { useThingFollows } from './use-thing-follows'
 import { useWorkspaceKeys } from './use-workspace-keys'
 import { WorkspaceHeader } from './WorkspaceHeader'
 
@@ -119,7 +120,8 @@ function useCoverInHand(id: string, draft: Draft<CoverBody>): CoverInHand {
   const planned = plannedOf(file)
   const shown = useHeldPlan(planned)
   const unit = useWorkshopUnit(file.unit)
+  const thing = useThingFollows(draft, planned)
   return useMemo(() => {
-    return { id, draft, file, planned, shown, unit, division: divisionOf(planned, unit), change }
-  }, [id, draft, file, planned, shown, unit, change])
+    return { id, draft, file, planned, shown, thing, unit, division: divisionOf(planned, unit), change }
+  }, [id, draft, file, planned, shown, thing, unit, change])
 }

@@ -11,6 +11,7 @@ import { createContext, useContext } from 'react'
 import type { Draft } from '../../drafts/draft'
 import type { Planned } from '../../views/planned'
 import type { HeldPlan } from './use-held-plan'
+import type { FollowingThing } from './use-thing-follows'
 
 /** The cover in hand, what it comes to, and how to change it. */
 export interface CoverInHand {
@@ -22,6 +23,8 @@ export interface CoverInHand {
   readonly shown: HeldPlan
   /** What the workshop measures in: what is shown, and what a bare number means. */
   readonly unit: Unit
+  /** The thing that it is for; it has the cover's readings as long as the two agree. */
+  readonly thing: FollowingThing
   /** The finest mark of the tape. */
   readonly division: Length
   /** Changes the file. Changes under one `key` in quick succession are undone together. */

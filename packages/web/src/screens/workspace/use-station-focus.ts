@@ -12,7 +12,7 @@ export function useStationFocus(here: Station): RefObject<HTMLDivElement | null>
     if (before.current === here) return
     before.current = here
     area.current?.focus({ preventScroll: true })
-    area.current?.scrollTo?.(0, 0)
+    area.current?.scrollTo(0, 0)
   }, [here])
   return area
 }
