@@ -12,7 +12,7 @@ export function Field({ label, help, children }: FieldProps) {
   const id = useId()
   const describedBy = help ? `${id}-help` : undefined
   return (
-    <div className="grid gap-1">
+    <div className="grid content-start gap-1">
       <label htmlFor={id} className="font-medium">
         {label}
       </label>

@@ -1,18 +1,20 @@
-import { inches, mm } from '@snowdrift/core'
+import { inches, mm, units } from '@snowdrift/core'
 import { expect } from 'chai'
-import { axisSteps, sayEase, saySpread, typeEase } from './ease-words.js'
+import { axisSteps, easeStep, sayEase, saySpread, typeEase } from './ease-words.js'
 
 describe('an ease that is reckoned in millimetres', () => {
   it('is said and typed in the workshop’s unit', () => {
-    // 5/25.4 · 64 = 12.6 → 13/64
-    expect(sayEase(5, 'in')).to.equal('13\u204464\u00a0in')
-    expect(typeEase(5, 'in')).to.equal('13/64 in')
+    // 5/25.4 · 32 = 6.3 → 6/32
+    expect(sayEase(5, 'in')).to.equal('3\u204416\u00a0in')
+    expect(typeEase(5, 'in')).to.equal('3/16 in')
     expect([typeEase(5, 'mm'), typeEase(5, 'cm')]).to.deep.equal(['5 mm', '0.5 cm'])
   })
 
-  it('keeps a half millimetre apart from the next', () => {
-    const typed = Array.from({ length: 40 }, (_, step) => typeEase(step / 2, 'in'))
-    expect(new Set(typed).size).to.equal(40)
+  it('keeps each step apart from the next', () => {
+    for (const unit of units) {
+      const typed = Array.from({ length: 40 }, (_, step) => typeEase(step * easeStep(unit), unit))
+      expect(new Set(typed).size, unit).to.equal(40)
+    }
   })
 })
 

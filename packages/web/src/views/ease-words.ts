@@ -1,13 +1,18 @@
-import { formatLength, inches, mm, toMm, type Length, type Unit } from '@snowdrift/core'
+import { easeStepMm, formatLength, inches, mm, toMm, type Length, type Unit } from '@snowdrift/core'
 
-/** A small length that is reckoned in millimetres, in the workshop's unit: to 1/64 in, or a tenth of a millimetre. */
+/** The finest step that an ease is aimed at in, in millimetres: 1/32 in, or half a millimetre. */
+export function easeStep(unit: Unit): number {
+  return unit === 'in' ? toMm(inches(1 / 32)) : easeStepMm
+}
+
+/** A small length that is reckoned in millimetres, in the workshop's unit: to 1/32 in, or a tenth of a millimetre. */
 export function sayEase(millimetres: number, unit: Unit): string {
-  return formatLength(mm(millimetres), unit, { style: 'proper', finest: 64 })
+  return formatLength(mm(millimetres), unit, { style: 'proper', finest: 32 })
 }
 
 /** The same as it is typed into the file, so that it reads in the workshop's unit wherever it is shown. */
 export function typeEase(millimetres: number, unit: Unit): string {
-  return formatLength(mm(millimetres), unit, { finest: 64 })
+  return formatLength(mm(millimetres), unit, { finest: 32 })
 }
 
 /** An uncertainty: to 1/64 in, 0.1 mm or 0.01 cm, and never as nothing. */

@@ -72,7 +72,7 @@ function Workshop({ draft }: { readonly draft: Draft<SettingsBody> }) {
       {draft.conflict && <ConflictNotice what="The settings were" draft={draft} current={draft.conflict} />}
       <SelectField
         label="Unit"
-        help="What a bare number means. Customary amounts change with it: ¼ in or 6 mm."
+        help="What a bare number means, and what everything is shown in. Customary amounts have a twin in each."
         value={unit}
         choices={Object.fromEntries(units.map(name => [name, unitWords[name]])) as Record<Unit, string>}
         onChange={next => change({ unit: next, grid: null, tapeDivision: null, seam: null })}

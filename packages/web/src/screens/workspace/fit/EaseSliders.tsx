@@ -1,5 +1,4 @@
 import {
-  easeStepMm,
   followComputed,
   toMm,
   type Cover,
@@ -14,7 +13,7 @@ import { oneStep } from '../../../drafts/draft'
 import { Button } from '../../../parts/Button'
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
-import { sayEase, typeEase } from '../../../views/ease-words'
+import { easeStep, sayEase, typeEase } from '../../../views/ease-words'
 import { percent } from '../../../views/chance-words'
 import { estimateChance } from '../../../views/estimate-chance'
 import { useCover } from '../cover-context'
@@ -67,6 +66,7 @@ export function EaseSliders({ simulation }: { readonly simulation: Simulation })
           odds={odds}
           value={targetMm(cover, odds.direction)}
           say={millimetres => sayEase(millimetres, unit)}
+          step={easeStep(unit)}
           onChange={millimetres =>
             change(`fit.${keys[odds.direction]}`, current => ({
               ...current,
@@ -124,7 +124,9 @@ interface EaseOfferProps {
 
 /** An ease worth aiming at, both ways, one press away. What is aimed at already can be no nearer than its unit tells. */
 function EaseOffer({ name, why, look, eases, unit, targetOf, onTake }: EaseOfferProps) {
-  const isTaken = eases.every(([direction, ease]) => Math.abs(targetOf(direction) - ease) < easeStepMm / 2)
+  const isTaken = eases.every(
+    ([direction, ease]) => Math.abs(targetOf(direction) - ease) < easeStep(unit) / 2,
+  )
   const said = eases.map(([direction, ease]) => `${sayEase(ease, unit)} ${whereWords[direction]}`)
   return (
     <div className="flex flex-wrap items-center gap-3">
@@ -148,10 +150,11 @@ interface EaseSliderProps {
   readonly odds: DirectionOdds
   readonly value: number
   readonly say: (millimetres: number) => string
+  readonly step: number
   readonly onChange: (millimetres: number) => void
 }
 
-function EaseSlider({ odds, value, say, onChange }: EaseSliderProps) {
+function EaseSlider({ odds, value, say, step, onChange }: EaseSliderProps) {
   const label = odds.direction === 'width' ? 'Round it' : 'In height'
   const most = toMm(odds.fit.bands.top)
   return (
@@ -161,7 +164,7 @@ function EaseSlider({ odds, value, say, onChange }: EaseSliderProps) {
         className="relative flex h-9 touch-none items-center select-none"
         min={0}
         max={most}
-        step={easeStepMm}
+        step={step}
         value={[Math.min(value, most)]}
         onValueChange={([next]) => next !== undefined && onChange(next)}
       >

@@ -42,7 +42,7 @@ export function BookTabs({ thing, onChoose }: BookTabsProps) {
         <Button look="quiet" className="!px-1" onClick={add}>
           <Plus className="size-4" aria-hidden /> Another book
         </Button>
-        One cover for several books: it becomes {findFamily(serving)?.words.name.toLowerCase()}.
+        One cover for several: an {findFamily(serving)?.words.name.toLowerCase()}.
       </div>
     )
   const remove = () => {

@@ -45,7 +45,7 @@ export function MeasureStation() {
     <div className="grid gap-6">
       <h2 className="sr-only">Measure</h2>
       <ThingDiffers />
-      <BookTabs thing={thing} onChoose={setBook} />
+      {things.length > 1 && <BookTabs thing={thing} onChoose={setBook} />}
       <ObjectFields thing={thing} />
       <div className="grid gap-6 sm:grid-cols-[1fr_11rem]">
         <div key={thing} className="order-2 grid content-start gap-5 sm:order-1">
@@ -61,6 +61,7 @@ export function MeasureStation() {
             </div>
           ))}
           {best && asked === undefined && <PaysMost remedy={best} unit={unit} />}
+          {things.length <= 1 && <BookTabs thing={thing} onChoose={setBook} />}
           {shown.includes('openWidth') && <WrappedCloth thing={thing} />}
           <details>
             <summary className="text-soft">Other measurements</summary>
@@ -154,7 +155,7 @@ function ObjectFields({ thing }: { readonly thing: number }) {
       )}
       <SelectField
         label="Reckoned in"
-        help="Its cutting grid, and ¼ in or 6 mm."
+        help="Its cutting grid, and what is usual."
         value={file.unit ?? 'in'}
         choices={namesOf(units, name => ({ in: 'inches', cm: 'centimetres', mm: 'millimetres' })[name])}
         onChange={(next: Unit) => change(oneStep, current => changeUnit(current, next))}
