@@ -102,7 +102,7 @@ describe('a first cover, from the tape to the cutting list', function () {
   it('counts every layer', async () => {
     // thin cotton alone under a hardcover: worth a word
     await press(page, 'Layers: has something to say')
-    await see(page, 'Quilting cotton is 0.3 mm thin and has no body of its own.')
+    await see(page, 'Quilting cotton is 0.28 mm thin and has no body of its own.')
     await see(page, 'Bulk underneath: 0.42 mm')
     await press(page, 'Padding')
     // fusible fleece 3 mm, squash 0.4: 2.4 more
@@ -116,24 +116,36 @@ describe('a first cover, from the tape to the cutting list', function () {
     await (await page.waitForSelector('[data-piece="outer"] summary'))?.click()
     const { rows, cut } = await page.$eval('[data-piece="outer"] table', table => ({
       rows: [...table.querySelectorAll('tbody td')].map(
-        cell => /\(([−\d.]+) mm\)/.exec(cell.textContent)?.[1] ?? '',
+        cell => /\(([−\d.]+)\)/.exec(cell.textContent)?.[1] ?? '',
       ),
       cut: table.querySelector('tfoot td')?.textContent ?? '',
     }))
     const sum = rows.reduce((total, row) => total + Number(row.replace('−', '-')), 0)
     const [, whole = '0', top = '0', bottom = '1'] = /(\d+)\s(\d+)\u2044(\d+)/.exec(cut) ?? []
-    expect(sum).to.be.closeTo((Number(whole) + Number(top) / Number(bottom)) * 25.4, 0.05)
+    expect(sum).to.be.closeTo(Number(whole) + Number(top) / Number(bottom), 0.002)
   })
 
-  it('changes units without changing sizes', async () => {
+  it('is shown in what the workshop measures in, and reckoned in that only where it is asked for', async () => {
     const before = await outerWidthMm(page)
-    await press(page, 'Measure: settled')
+    const address = page.url()
+    await page.goto(`${site.address()}/settings`)
     await choose(page, 'Unit', 'mm')
+    await see(page, 'Saved', 'section[aria-label="Workshop"] [role="status"]')
+    await page.goto(address)
+    await see(page, / mm/, '[data-piece="outer"]')
+    // to a tenth of a millimetre: nothing was reckoned anew
+    expect(await outerWidthMm(page)).to.be.closeTo(before, 0.06)
+    await press(page, 'Measure: settled')
     expect(await valueOf(page, 'Height')).to.equal('9 3/8 in')
     await see(page, '238.1 mm', '[data-reading="height"]')
+    await choose(page, 'Reckoned in', 'mm')
     await press(page, 'Pieces: settled')
-    await see(page, / mm/, '[data-piece="outer"]')
     // the grid is a millimetre now: the same size to within an eighth of an inch
+    await page.waitForFunction(() =>
+      / \d+ × \d+ mm/.test(
+        document.querySelector('[data-piece="outer"] summary')?.textContent.replace(/\s+/g, ' ') ?? '',
+      ),
+    )
     expect(Math.abs((await outerWidthMm(page)) - before)).to.be.below(3.2)
   })
 

@@ -32,15 +32,18 @@ export interface Site {
 export interface Size {
   readonly width: number
   readonly height: number
+  /** Under fingers. */
+  readonly touch?: boolean
 }
 
 export const desk: Size = { width: 1280, height: 800 }
 export const phone: Size = { width: 390, height: 844 }
 
-export async function openSite(): Promise<Site> {
+/** With the demo workshop unless said otherwise: a workshop that nobody has worked in yet is an empty shelf. */
+export async function openSite({ demo = true }: { readonly demo?: boolean } = {}): Promise<Site> {
   const folder = await mkdtemp(join(tmpdir(), 'snowdrift-e2e-'))
   const cluster = await startCluster(folder, { careless: true })
-  let server = await start(cluster, 0)
+  let server = await start(cluster, 0, demo)
   const { port } = new URL(server.address)
   const browser = await puppeteer.launch({ executablePath: chromium, args: chromiumFlags })
   return {
@@ -51,7 +54,7 @@ export async function openSite(): Promise<Site> {
     anotherWindow: (page, path) => openPage(page.browserContext(), server.address + path, desk),
     goDown: () => server.close(),
     comeUp: async () => {
-      server = await start(cluster, Number(port))
+      server = await start(cluster, Number(port), demo)
     },
     close: () => closeAll(browser, server, cluster, folder),
   }
@@ -82,14 +85,18 @@ const shop: NonNullable<Parameters<typeof serve>[0]['shop']> = {
     }),
 }
 
-async function start({ url }: Cluster, port: number): Promise<Server> {
+async function start({ url }: Cluster, port: number, demo: boolean): Promise<Server> {
   const webFolder = resolve(import.meta.dirname, '../../packages/web/dist')
-  return serve({ databaseUrl: url, port, log: quiet, demo: true, webFolder, shop })
+  return serve({ databaseUrl: url, port, log: quiet, demo, webFolder, shop })
 }
 
-async function openPage(context: BrowserContext, address: string, size: Size): Promise<Page> {
+async function openPage(
+  context: BrowserContext,
+  address: string,
+  { touch = false, ...size }: Size,
+): Promise<Page> {
   const page = await context.newPage()
-  await page.setViewport(size)
+  await page.setViewport({ ...size, hasTouch: touch, isMobile: touch })
   await page.goto(address)
   return page
 }

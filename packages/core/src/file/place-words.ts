@@ -1,9 +1,8 @@
 import { findExtra } from '../extras/registry.js'
 import { listOptionFields, type OptionField } from '../families/option-fields.js'
 import { findFamily } from '../families/registry.js'
-import { roleWords, type Role } from '../material/role.js'
+import { roleWords } from '../material/role.js'
 import { readingWords } from '../object/reading-words.js'
-import type { ReadingKey } from '../object/reading.js'
 import type { CoverFile } from './cover-schema.js'
 
 type Part = string | number
@@ -78,13 +77,13 @@ const layerWords: Readonly<Record<string, string>> = {
 
 function ofThing([key, reading, index]: readonly Part[]): string {
   if (key !== 'readings') return thingWords[String(key)] ?? ''
-  const words = readingWords[reading as ReadingKey] as { readonly name: string } | undefined
+  const words = (readingWords as Readonly<Record<string, { readonly name: string }>>)[String(reading)]
   const name = words?.name ?? String(reading)
   return typeof index === 'number' && index > 0 ? `${name}, reading ${index + 1}` : name
 }
 
 function ofLayer({ layers }: CoverFile, [index, key]: readonly Part[]): string {
-  const role = layers[Number(index)]?.role as Role | undefined
+  const role = layers[Number(index)]?.role
   const name = role ? roleWords[role] : 'Layer'
   return key === undefined ? name : joined(name, layerWords[String(key)] ?? spaced(String(key)))
 }

@@ -1,9 +1,5 @@
 import { expect } from 'chai'
-import { extras } from '../extras/registry.js'
-import { listOptionFields } from '../families/option-fields.js'
-import { families } from '../families/registry.js'
 import { sayAmounts } from './amounts.js'
-import { units } from './unit.js'
 
 describe('amounts of the craft in words', () => {
   it('are said in the workshop’s unit, each with its own twin', () => {
@@ -23,23 +19,5 @@ describe('amounts of the craft in words', () => {
     // 92/25.4 = 3.622: 3 5/8
     expect(sayAmounts('{92 mm} wide', 'in', 'plain')).to.equal('3 5/8 in wide')
     expect(sayAmounts('{92 mm} wide', 'mm', 'plain')).to.equal('92 mm wide')
-  })
-
-  it('stand in braces wherever families and extras speak of them', () => {
-    const spoken = [
-      ...families.flatMap(family => [
-        ...units.flatMap(unit => listOptionFields(family.options(unit)).map(([, { help }]) => help)),
-        ...family.recipes.flatMap(({ reason, price }) => [reason, price]),
-      ]),
-      ...extras.flatMap(extra => [
-        extra.words.summary,
-        ...units.flatMap(unit => listOptionFields(extra.options(unit)).map(([, { help }]) => help)),
-      ]),
-    ]
-    for (const words of spoken) {
-      const outside = words.replace(/\{[^}]*\}/g, '')
-      expect(outside, words).not.to.match(/\d in\b|[¼½¾⅛⅜⅝⅞] in\b|\d cm\b/)
-      for (const unit of units) expect(sayAmounts(words, unit)).not.to.match(/[{}]/)
-    }
   })
 })

@@ -4,20 +4,25 @@ export interface ReadingWords {
   readonly name: string
   /** How the tape is laid. */
   readonly how: string
+  /** How it is laid on a flat device, which has neither spine nor fore-edge. */
+  readonly onDevice?: string
 }
 
 export const readingWords: Readonly<Record<ReadingKey, ReadingWords>> = {
   height: {
     name: 'Height',
-    how: 'Head to tail along the spine edge of the cover, not of the pages. A device: from the mouth down.',
+    how: 'Head to tail along the spine edge of the cover, not of the pages.',
+    onDevice: 'From the mouth of its case down.',
   },
   width: {
     name: 'Width',
-    how: 'Spine edge to fore-edge of one cover board. A device: along the mouth.',
+    how: 'Spine edge to fore-edge of one cover board.',
+    onDevice: 'Along the mouth of its case.',
   },
   thickness: {
     name: 'Thickness',
-    how: 'Closed, at the spine, covers included, under a light hand. A device with its bumper on.',
+    how: 'Closed, at the spine, covers included, under a light hand.',
+    onDevice: 'With its bumper on. Without calipers, a wrap gives it.',
   },
   wrap: {
     name: 'Wrap',

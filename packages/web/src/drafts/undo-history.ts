@@ -1,5 +1,5 @@
 import { dropSession, readSession, writeSession } from '../app/device-storage'
-import type { DraftsState } from './drafts-slice'
+import type { Draft } from './draft'
 import type { Ref } from './kinds'
 
 /** What could be undone and done again when the page was left, and what stood there then. */
@@ -14,7 +14,7 @@ const mostKept = 60
 const keyOf = (ref: Ref) => `snowdrift.undo.${ref}`
 
 /** Leaves the steps of every draft with this window, which alone finds them again when it is loaded anew. */
-export function leaveUndo(drafts: DraftsState): void {
+export function leaveUndo(drafts: Readonly<Partial<Record<Ref, Draft>>>): void {
   for (const draft of Object.values(drafts)) {
     if (!draft || draft.past.length + draft.future.length === 0) continue
     const { ref, body, past, future } = draft

@@ -40,7 +40,8 @@ export function ReadingList({ thing, reading, onFocus, autoFocus = false }: Read
   const [rowsAsked, setRowsAsked] = useState(1)
   const list = useRef<HTMLDivElement>(null)
   const taken = listThings(file)[thing]?.readings?.[reading] ?? []
-  const { name, how } = readingWords[reading]
+  const { name, how, onDevice } = readingWords[reading]
+  const isDevice = listThings(file)[thing]?.kind === 'tablet'
   const rows = Math.max(rowsAsked, taken.length, 1)
   const set = (index: number, entry: TypedReading | undefined) =>
     // Taking a reading out is no typing on.
@@ -58,7 +59,7 @@ export function ReadingList({ thing, reading, onFocus, autoFocus = false }: Read
               autoFocus={autoFocus && index === 0}
               label={index === 0 ? name : `${name}, reading ${index + 1}`}
               hideLabel={index > 0}
-              help={index === 0 ? how : undefined}
+              help={index === 0 ? ((isDevice ? onDevice : undefined) ?? how) : undefined}
               unit={unit}
               value={detail ? detail.value : (entry as string | number | undefined)}
               range={readingRanges[reading]}
