@@ -104,7 +104,8 @@ const stories: readonly Story[] = [
   {
     way: 'Zip-around cover',
     kind: 'Planner',
-    readings: book,
+    // a coil that does not stand proud: π/2 · 1/4 in is less than the thickness
+    readings: { ...book, 'Coil diameter': '1/4' },
     // s_g = 0.42: 323.85 + 1.32 + 0.84 + 9.525 + 19.05 = 354.58 → 14; s_f = 0.42: 228.6 + 6.35 + 1.32 + 28.575 = 264.84 → 10 1/2
     outer: '14 × 10 1/2 in',
     pieces: ['outer', 'gusset', 'gusset-lining', 'flap', 'lining', 'piping'],

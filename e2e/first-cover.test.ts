@@ -142,7 +142,7 @@ describe('a first cover, from the tape to the cutting list', function () {
     await press(page, 'Pieces: settled')
     // the grid is a millimetre now: the same size to within an eighth of an inch
     await page.waitForFunction(() =>
-      / \d+ × \d+ mm/.test(
+      /(?<![\d.])\d+ × \d+ mm/.test(
         document.querySelector('[data-piece="outer"] summary')?.textContent.replace(/\s+/g, ' ') ?? '',
       ),
     )

@@ -50,7 +50,7 @@ describe('will it fit', function () {
       before,
     )
     await page.waitForFunction(() => !document.querySelector('[aria-label="Chance of fitting"] progress'))
-    await press(page, 'Use the best ease')
+    await press(page, 'Use the tightest that goes')
     await page.waitForFunction(
       () => document.querySelector<HTMLButtonElement>('[aria-label="Ease to aim at"] button')?.disabled,
     )

@@ -61,6 +61,14 @@ describe('reading a file that is still being typed', () => {
     expect(cover?.stack).to.have.length(1)
   })
 
+  it('takes what a trial piece told in the same way: lacking cannot be left out either', () => {
+    for (const told of [{ short: '1/' }, { spare: '1/' }, { finished: '9 3/', spare: '0' }]) {
+      const tried = { width: { finished: '14', ...told } }
+      const { unread, faults } = readUnfinished(coverFile({ trial: tried }))
+      expect([unread.length, faults.length], JSON.stringify(told)).to.deep.equal([1, 0])
+    }
+  })
+
   it('finds faults of form where there are any, also behind what is unread', () => {
     expect(readUnfinished(coverFile({ family: 'tent' })).faults.map(({ path }) => path)).to.deep.equal([
       'family',

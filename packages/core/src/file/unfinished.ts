@@ -35,6 +35,8 @@ const standIns: Readonly<Record<string, string>> = {
   addWidth: '0 mm',
   addHeight: '0 mm',
   finished: '100 mm',
+  spare: '0 mm',
+  short: '0 mm',
 }
 
 /** A copy without what stands at the place; of a list, the later ones move up. */

@@ -27,6 +27,18 @@ describe('switching the way of making', () => {
     expect(switchFamily(file, 'sleeve').extras).to.deep.equal([{ type: 'tie-pair' }])
   })
 
+  it('lines with cloth what the boards lined with card', () => {
+    const outer = { role: 'outer', thickness: '0.3 mm' } as const
+    const boards = coverFile({ ...file, layers: [{ role: 'card', thickness: '0.3 mm' }, outer] })
+    expect(switchFamily(boards, 'soft-wrap').layers.map(({ role }) => role)).to.deep.equal([
+      'lining',
+      'outer',
+    ])
+    expect(switchFamily(boards, 'board-cover').layers).to.deep.equal(boards.layers)
+    const lined = coverFile({ ...file, layers: [{ role: 'lining', thickness: '0.2 mm' }, outer] })
+    expect(switchFamily(lined, 'soft-wrap').layers).to.deep.equal(lined.layers)
+  })
+
   it('forgets a trial piece, whose band was another', () => {
     const tried = coverFile({ ...file, trial: { width: { finished: '14', spare: '1/4' } } })
     expect(switchFamily(tried, 'zip-around')).not.to.have.property('trial')

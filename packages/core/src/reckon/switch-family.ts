@@ -2,7 +2,8 @@ import type { z } from 'zod'
 import { findExtra } from '../extras/registry.js'
 import { families, findFamily } from '../families/registry.js'
 import type { Family } from '../families/contract.js'
-import type { CoverFile, TypedSizing } from '../file/cover-schema.js'
+import type { CoverFile, TypedLayer, TypedSizing } from '../file/cover-schema.js'
+import { typicalMaterials } from '../file/typical-materials.js'
 
 /**
  * The same cover made another way. Everything that still has a meaning is kept: readings, layers, grid, seam where it
@@ -20,10 +21,18 @@ export function switchFamily(file: CoverFile, id: string): CoverFile {
     ...rest,
     ...(things.objects ? { objects: things.objects } : things.object ? { object: things.object } : {}),
     family: id,
+    layers: keepLayers(family, file.layers),
     options: keepOptions(family, options ?? {}, file.unit ?? 'in'),
     sizing: keepSizing(family, sizing),
     extras: (extras ?? []).filter(({ type }) => findExtra(type)?.refuses(family.traits) === undefined),
   }
+}
+
+/** What boards are lined with lines nothing that is sewn: where no cloth lining is there, one takes the place of the card. */
+function keepLayers({ traits }: Family, layers: readonly TypedLayer[]): TypedLayer[] {
+  const isLined = traits.includes('lined') && !layers.some(({ role }) => role === 'lining')
+  const cloth = typicalMaterials.find(({ role }) => role === 'lining')
+  return layers.map(layer => (isLined && cloth && layer.role === 'card' ? { ...cloth } : layer))
 }
 
 function keepOptions(

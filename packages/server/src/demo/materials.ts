@@ -92,7 +92,7 @@ export const demoMaterials: readonly DemoMaterial[] = [
   notion('cord', 'Waxed cord, 1 mm', '#5a4632', 1.2, [reel('90'), reel('24')]),
   notion('ribbon', 'Grosgrain ribbon, thread red', '#a94a17', 2.4, [reel('60')]),
   notion('zip', 'Nylon zip, fog', '#c9d3d9', 2.9, [reel('14', 2), reel('40')]),
-  notion('button', 'Horn-look button, ¾ in', '#6b5a45', 0.8, [{ ...reel(null, 5), note: '¾ in across' }]),
+  notion('button', 'Horn-look button', '#6b5a45', 0.8, [{ ...reel(null, 5), note: 'off an old coat' }]),
 ]
 
 type Traits = Omit<MaterialBody['material'], 'role' | 'name'>

@@ -31,7 +31,7 @@ function NotHere() {
     <main className="mx-auto max-w-xl p-8">
       <h1 className="text-2xl font-semibold">There is nothing at this address</h1>
       <p className="mt-2 text-soft">A cover may have been deleted, or the address was cut short.</p>
-      <Link className="mt-4 inline-block text-thread underline" to="/">
+      <Link className="mt-4 inline-flex items-center text-thread underline" to="/">
         To the shelf
       </Link>
     </main>
@@ -48,7 +48,7 @@ function Failed() {
       <pre className="mt-4 overflow-auto bg-sunken p-3 text-sm">
         {error instanceof Error ? error.message : String(error)}
       </pre>
-      <a className="mt-4 inline-block text-thread underline" href="/">
+      <a className="mt-4 inline-flex items-center text-thread underline" href="/">
         To the shelf
       </a>
     </main>

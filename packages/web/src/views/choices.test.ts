@@ -1,4 +1,4 @@
-import { defaultGrid, inches, mm, readDraft, sayThickness, type MaterialRow } from '@snowdrift/core'
+import { inches, mm, readDraft, sayThickness, type MaterialRow, type Unit } from '@snowdrift/core'
 import { expect } from 'chai'
 import { describeError, isUnreachable } from '../api/describe-error.js'
 import { choicesFor, firstLayer } from '../screens/workspace/layers/layer-from.js'
@@ -6,20 +6,24 @@ import { coverFile } from '../testing/files.js'
 import { gridChoices } from './grid-choices.js'
 
 describe('the cutting grids to choose from', () => {
-  it('are the ones that a file may carry, the usual one first', () => {
-    const choices = gridChoices('in', defaultGrid('in'))
-    expect(Object.entries(choices)[0]).to.deep.equal(['', 'usual: 1/8 in'])
-    for (const grid of Object.keys(choices).filter(Boolean))
+  const choices = (reckoned: Unit, shown: Unit = reckoned, stated = '') =>
+    gridChoices({ reckoned, shown, stated })
+
+  it('are the ones that a file of the unit may carry, the usual one first', () => {
+    expect(choices('in')).to.deep.equal({
+      '': 'usual: 1/8 in',
+      '1/16 in': '1/16 in',
+      '1/8 in': '1/8 in',
+      '1/4 in': '1/4 in',
+    })
+    expect(choices('cm')).to.deep.equal({ '': 'usual: 1 mm', '1 mm': '1 mm', '2 mm': '2 mm', '5 mm': '5 mm' })
+    for (const grid of [...Object.keys(choices('in')), ...Object.keys(choices('mm'))].filter(Boolean))
       expect(readDraft(coverFile({ grid })).ok, grid).to.equal(true)
-    expect(Object.keys(choices)).to.have.length(7)
   })
 
-  it('are named in their own unit', () => {
-    expect(gridChoices('cm', defaultGrid('cm'))).to.include({
-      '': 'usual: 1 mm',
-      '1/16 in': '1/16 in',
-      '5 mm': '5 mm',
-    })
+  it('are said in what the workshop measures in, the one that is stated among them', () => {
+    expect(choices('in', 'mm')).to.include({ '': 'usual: 3.2 mm', '1/16 in': '1.6 mm' })
+    expect(choices('mm', 'in', '1/4 in')).to.include({ '1/4 in': '1/4 in' })
   })
 })
 

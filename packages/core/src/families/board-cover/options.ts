@@ -52,7 +52,10 @@ export const options = (unit: Unit) =>
     sheetThickness: lengthOption(
       unit,
       { min: mm(0.2), max: mm(6) },
-      { label: 'Thickness of a sheet', help: 'One sheet of board, before it is laminated. 1 mm unless set.' },
+      {
+        label: 'Thickness of a sheet',
+        help: 'One sheet of board, before it is laminated. Unless set, 1 mm thick.',
+      },
     ),
     sheets: countOption(
       { min: 1, max: 6 },

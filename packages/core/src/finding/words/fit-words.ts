@@ -59,7 +59,7 @@ export const fitFindingWords: WordsOf<FitFindings> = {
     hint: `Add ${say((wanted - opening) as typeof wanted)} to the width.`,
   }),
   'page-not-flat': ({ thickness, most }, say) => ({
-    message: `Pockets and what they hold come to ${say.thin(thickness)}; above ${say.thin(most)} the page no longer lies flat.`,
+    message: `Pockets and what they hold come to ${say(thickness)}; above ${say(most)} the page no longer lies flat.`,
     hint: 'Carry less, or move a pocket to the other flap or to the outside.',
   }),
 }

@@ -40,7 +40,7 @@ export function Screen() {
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-6 sm:px-8 print:max-w-none print:p-0">
       <div className="no-print mb-6 flex items-center gap-4">
-        <Link to={`/covers/${id}/pieces`} className="text-thread underline">
+        <Link to={`/covers/${id}/pieces`} className="inline-flex items-center text-thread underline">
           Back to the cover
         </Link>
         <span className="flex-1" />

@@ -1,6 +1,5 @@
 import {
   customary,
-  defaultGrid,
   defaultTapeDivision,
   mm,
   units,
@@ -81,7 +80,7 @@ function Workshop({ draft }: { readonly draft: Draft<SettingsBody> }) {
         label="Cutting grid"
         help="Cut sizes are rounded to a mark that scissors and ruler can follow."
         value={grid ?? ''}
-        choices={gridChoices(unit, defaultGrid(unit))}
+        choices={gridChoices({ reckoned: unit, shown: unit, stated: grid ?? '' })}
         onChange={next => change({ grid: next || null })}
       />
       <LengthField

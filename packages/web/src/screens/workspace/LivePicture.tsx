@@ -20,9 +20,7 @@ export function LivePicture() {
       className="contain-content order-1 border-b border-rule bg-surface max-lg:top-12 max-lg:z-10 tall:max-lg:sticky lg:order-2 lg:h-full lg:min-h-0 lg:overflow-hidden lg:border-b-0 lg:border-l"
     >
       {plan ? (
-        <div className={`lg:h-full ${isHeld ? 'opacity-40' : ''}`} aria-busy={isHeld}>
-          <Pictures plan={plan} unit={unit} />
-        </div>
+        <Pictures plan={plan} unit={unit} isHeld={isHeld} />
       ) : (
         <div className="grid content-center gap-2 p-8 max-sm:p-4 lg:h-full">
           <p className="text-xl font-medium">
@@ -40,14 +38,25 @@ export function LivePicture() {
 const deskFrame = { width: 700, height: 350, letter: 15.5 }
 const phoneFrame = { width: 350, height: 144, letter: 9.5 }
 
-function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
+interface PicturesProps {
+  readonly plan: Plan
+  readonly unit: Unit
+  /** What is shown was planned a moment ago; what is being typed cannot be read yet. */
+  readonly isHeld: boolean
+}
+
+function Pictures({ plan, unit, isHeld }: PicturesProps) {
   const narrow = useIsNarrow()
   const [face, setFace] = useState<Face>('outside')
   const strip = useMemo(() => drawStrip(plan.strip, sayProperly(unit), { face }), [plan, unit, face])
   return (
-    <div className="flex h-full flex-col gap-2 px-4 py-2 lg:py-4">
+    <div className="flex h-full flex-col gap-2 px-4 py-2 lg:py-4" aria-busy={isHeld}>
       <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
-        <FitLine plan={plan} unit={unit} />
+        {isHeld ? (
+          <p className="text-xl text-soft sm:text-2xl">Being typed …</p>
+        ) : (
+          <FitLine plan={plan} unit={unit} />
+        )}
         <Toggle
           label="Seen from"
           value={face}
@@ -55,7 +64,10 @@ function Pictures({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) 
           onChange={setFace}
         />
       </div>
-      <figure className="min-h-0 contain-content lg:flex-[6]" data-picture="strip">
+      <figure
+        className={`min-h-0 contain-content lg:flex-[6] ${isHeld ? 'opacity-40' : ''}`}
+        data-picture="strip"
+      >
         <div className="h-36 sm:h-56 lg:h-full">
           <DrawingView drawing={strip} textScale={textScaleFor(strip, narrow ? phoneFrame : deskFrame)} />
         </div>

@@ -179,7 +179,7 @@ function EaseSlider({ odds, value, say, step, onChange }: EaseSliderProps) {
         <Slider.Thumb
           aria-label={`Ease ${label.toLowerCase()}`}
           aria-valuetext={say(value)}
-          className="block size-5 rounded-full border-2 border-thread bg-surface"
+          className="block size-6 rounded-full border-2 border-thread bg-surface"
         />
       </Slider.Root>
       <span className="text-right whitespace-nowrap">

@@ -1,4 +1,4 @@
-import { applyRepair } from '@snowdrift/core'
+import { applyRepair, type Issue } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
 import { FindingNote } from '../../../parts/FindingNote'
 import { useCover } from '../cover-context'
@@ -19,8 +19,16 @@ export function FitStation() {
   const chosen = useWhatIf()
   const chance = useChance(file, { whatIf: chosen.ids, remedies: true })
   const { cover, plan } = planned
-  if (!cover || !plan)
-    return <NotYet>The chance is reckoned as soon as everything it needs can be read.</NotYet>
+  if (!cover || !plan) {
+    // What was tried is typed here: its fields stay while it cannot be read.
+    const isTrial = cover !== undefined && planned.missing.length === 0 && planned.issues.every(isOfTrial)
+    return (
+      <div className="grid gap-8">
+        <NotYet key="not-yet">The chance is reckoned as soon as everything it needs can be read.</NotYet>
+        {isTrial && <TrialPiece key="trial" cover={cover} plan={undefined} simulation={undefined} />}
+      </div>
+    )
+  }
   const { simulation } = chance
   return (
     <div className="grid gap-8">
@@ -43,12 +51,12 @@ export function FitStation() {
           <Sources simulation={simulation} remedies={chance.remedies} unit={unit} />
         </>
       )}
-      {plan.fits.length > 0 && (
-        <>
-          <WhatIfPanel chosen={chosen} chance={chance} cover={cover} plan={plan} />
-          <TrialPiece cover={cover} plan={plan} simulation={simulation} />
-        </>
-      )}
+      {plan.fits.length > 0 && <WhatIfPanel chosen={chosen} chance={chance} cover={cover} plan={plan} />}
+      {plan.fits.length > 0 && <TrialPiece key="trial" cover={cover} plan={plan} simulation={simulation} />}
     </div>
   )
+}
+
+function isOfTrial({ path }: Issue): boolean {
+  return path.startsWith('trial')
 }

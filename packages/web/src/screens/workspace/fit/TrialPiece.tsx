@@ -28,7 +28,8 @@ const reasonWords: Readonly<Record<TrialReason, string>> = {
 
 interface TrialPieceProps {
   readonly cover: Cover
-  readonly plan: Plan
+  /** Undefined while what was tried stands as nobody can read it. */
+  readonly plan: Plan | undefined
   readonly simulation: Simulation | undefined
 }
 
@@ -36,7 +37,9 @@ interface TrialPieceProps {
 export function TrialPiece({ cover, plan, simulation }: TrialPieceProps) {
   const { file, change } = useCover()
   const bands = useMemo(() => planTrialBands(cover), [cover])
-  const reasons = whyTrial(cover, plan, simulation?.directions.map(({ spreadMm }) => spreadMm) ?? [])
+  const reasons = plan
+    ? whyTrial(cover, plan, simulation?.directions.map(({ spreadMm }) => spreadMm) ?? [])
+    : []
   const tried = file.trial !== undefined
   return (
     <details open={tried || reasons.length > 0} className="grid gap-4" data-trial>
@@ -98,7 +101,6 @@ function BandFields({ band }: { readonly band: TrialBand }) {
       </p>
       <div className="flex flex-wrap gap-4">
         <LengthField
-          whenLeft
           label="Made up it measures"
           unit={unit}
           value={tried?.finished ?? madeUp}
@@ -108,7 +110,6 @@ function BandFields({ band }: { readonly band: TrialBand }) {
           onChange={typed => (tried && typed !== undefined ? set({ finished: typed }) : setMadeUp(typed))}
         />
         <LengthField
-          whenLeft
           label="Over"
           unit={unit}
           value={tried?.spare}
@@ -117,7 +118,6 @@ function BandFields({ band }: { readonly band: TrialBand }) {
           onChange={typed => set({ spare: typed ?? '0', short: undefined })}
         />
         <LengthField
-          whenLeft
           label="or lacking"
           unit={unit}
           value={tried?.short}

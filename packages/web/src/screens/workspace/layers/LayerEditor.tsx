@@ -11,7 +11,6 @@ import {
   roleWords,
 } from '@snowdrift/core'
 import { ArrowDown, X } from 'lucide-react'
-import { useId } from 'react'
 import { Button } from '../../../parts/Button'
 import { controlLook, Field } from '../../../parts/Field'
 import { FindingNote } from '../../../parts/FindingNote'
@@ -130,7 +129,7 @@ export function LayerEditor({ layer, materials, isUnused, onChange, onRemove, on
 function pressedWords({ role, thickness, squash = 0 }: TypedLayer, unit: Unit): string | undefined {
   const read = readLength(thickness, unit, { min: mm(0.01), max: mm(50) })
   if (role === 'outer' || !(squash > 0) || !read.ok) return undefined
-  return `As it lies; pressed lightly it counts as ${sayThickness(pressedThickness({ thickness: read.length, squash }))}.`
+  return `As it lies; pressed lightly it counts as ${sayThickness(pressedThickness({ thickness: read.length, squash }))} thick.`
 }
 
 interface MaterialChoiceProps {
@@ -194,18 +193,16 @@ function Quilted({
   readonly quilted: boolean
   readonly onChange: (quilted: boolean) => void
 }) {
-  const id = useId()
   return (
-    <div className="flex items-center gap-2 self-end pb-2">
+    <label className="flex min-h-7 items-center gap-2 self-end pb-2">
       <input
-        id={id}
         type="checkbox"
         className="size-4 accent-(--thread)"
         checked={quilted}
         onChange={event => onChange(event.target.checked)}
       />
-      <label htmlFor={id}>Quilted, cut oversize and trimmed</label>
-    </div>
+      Quilted, cut oversize and trimmed
+    </label>
   )
 }
 

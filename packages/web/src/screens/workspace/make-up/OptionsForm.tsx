@@ -1,13 +1,5 @@
 import { oneStep } from '../../../drafts/draft'
-import {
-  applyRepair,
-  customary,
-  defaultGrid,
-  findFamily,
-  listOptionFields,
-  mm,
-  type CoverFile,
-} from '@snowdrift/core'
+import { applyRepair, customary, findFamily, listOptionFields, mm, type CoverFile } from '@snowdrift/core'
 import { FindingNote } from '../../../parts/FindingNote'
 import { LengthField } from '../../../parts/LengthField'
 import { OptionFields, type OptionValue } from '../../../parts/OptionFields'
@@ -59,7 +51,11 @@ export function OptionsForm() {
       <SelectField
         label="Cutting grid"
         value={file.grid === undefined ? '' : String(file.grid)}
-        choices={gridChoices(unit, defaultGrid(unit))}
+        choices={gridChoices({
+          reckoned: file.unit ?? 'in',
+          shown: unit,
+          stated: String(file.grid ?? ''),
+        })}
         onChange={grid => change(oneStep, current => withGrid(current, grid))}
       />
     </section>
