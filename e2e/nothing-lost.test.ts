@@ -39,8 +39,8 @@ describe('nothing is lost, nothing is doubled', function () {
         }),
     )
   const keptHeights = async (page: Page) => {
-    const records = JSON.parse(await keptText(page)) as { value: { body: { file: CoverFile } } }[]
-    return records.flatMap(({ value }) => value.body.file.object?.readings?.height ?? []).toSorted()
+    const records = JSON.parse(await keptText(page)) as { value: { body: { file?: CoverFile } } }[]
+    return records.flatMap(({ value }) => value.body.file?.object?.readings?.height ?? []).toSorted()
   }
   const repositories = () => site.server().repositories
   const pathOf = (name: string, station = 'measure') => `${addresses.get(name) ?? ''}/${station}`

@@ -271,8 +271,8 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     await find(page, 'Pieces: settled')
     // back up to the first field: it is under neither the path nor the picture
     await page.evaluate(() => scrollTo(0, document.body.scrollHeight))
-    await height.evaluate(field => (field as HTMLElement).blur())
-    await height.evaluate(field => (field as HTMLElement).focus())
+    await height.evaluate(field => (field).blur())
+    await height.evaluate(field => (field).focus())
     const [top, covered] = await page.evaluate(() => [
       document.activeElement?.getBoundingClientRect().top ?? 0,
       document.querySelector('[aria-label="Live picture"]')?.getBoundingClientRect().bottom ?? 0,

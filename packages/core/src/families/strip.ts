@@ -1,4 +1,4 @@
-import { add, scale, subtract, zero, type Length } from '../length/length.js'
+import { add, scale, shortest, subtract, zero, type Length } from '../length/length.js'
 
 /** One part of the finished cover laid flat, from left to right as seen from outside. */
 export interface Panel {
@@ -127,4 +127,18 @@ export function roundedCorners(
     corner(right, height, [-1, -1]),
     corner(left, height, [1, -1]),
   ]
+}
+
+/** How far quilting lines are apart, side by side on one panel; undefined where no panel has two. */
+export function quiltingPitch({ lines, panels }: Strip): Length | undefined {
+  const places = lines.flatMap(({ kind, from, to }) =>
+    kind === 'quilting' && from[0] === to[0] ? [from[0]] : [],
+  )
+  const gaps = placePanels(panels).flatMap(({ x, width }) => {
+    const across = [...new Set(places)].filter(at => at >= x && at <= x + width)
+    const sorted = across.toSorted((one, other) => one - other)
+    return sorted.slice(1).map((at, index) => subtract(at, sorted[index] ?? at))
+  })
+  const [first, ...others] = gaps
+  return first === undefined ? undefined : shortest(first, ...others)
 }

@@ -10,6 +10,7 @@ import {
   pieceOf,
 } from '../../file/testing/cover-files.js'
 import { toJsonMm } from '../../length/length.js'
+import { quiltingPitch } from '../strip.js'
 
 const tablet: CoverFile['object'] = {
   kind: 'tablet',
@@ -48,6 +49,12 @@ describe('a turned, quilted sleeve', () => {
       ['wrap', 1],
       ['width', -2],
     ])
+  })
+
+  it('says how far its quilting lines are apart', () => {
+    // 1 ½ in between the pairs, and twice ¾ in at the middle: 38 mm each
+    expect(quiltingPitch(plan.strip)).to.equal(38 * 320)
+    expect(quiltingPitch(planFrom(file({ options: { quilted: false } })).strip)).to.equal(undefined)
   })
 
   it('sizes the lining, padding caught in the seam', () => {

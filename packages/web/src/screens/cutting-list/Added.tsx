@@ -1,4 +1,4 @@
-import { findExtra, type CoverFile, type Plan, type Unit } from '@snowdrift/core'
+import { findExtra, quiltingPitch, type CoverFile, type Plan, type Unit } from '@snowdrift/core'
 import { Length } from '../../parts/Length'
 
 interface AddedProps {
@@ -10,11 +10,18 @@ interface AddedProps {
 /** Everything added: where it sits, and the sizes that no piece of cloth says. */
 export function Added({ file, plan, unit }: AddedProps) {
   const extras = file.extras ?? []
-  if (extras.length === 0) return null
+  // What the way of making quilts itself is no extra, and is said all the same.
+  const pitch = extras.some(({ type }) => type === 'quilting') ? undefined : quiltingPitch(plan.strip)
+  if (extras.length === 0 && pitch === undefined) return null
   return (
     <section className="keep-together mt-6" aria-label="Added">
       <h2 className="text-lg font-semibold">Added</h2>
       <ul className="grid gap-1">
+        {pitch !== undefined && (
+          <li data-added="quilted">
+            <span className="font-medium">Quilted</span>; lines <Length value={pitch} unit={unit} /> apart
+          </li>
+        )}
         {extras.map(({ type }, index) => (
           <li key={index} data-added={type}>
             <span className="font-medium">{findExtra(type)?.words.name ?? type}</span>

@@ -83,8 +83,8 @@ export function Pieces({ row, pieces, unit }: PiecesProps) {
 function sayAny(piece: StashPieceRow, written: Unit, unit: Unit): string {
   if (piece.source !== 'notion') return sayStashPiece(piece, written, unit)
   const read = piece.length === null ? undefined : readLength(piece.length, written, range)
-  const long = read?.ok ? formatLength(read.length, unit, { style: 'proper', finest: 16 }) : 'one'
-  return `${piece.count} × ${long}${piece.note ? ` (${piece.note})` : ''}`
+  const long = read?.ok ? ` × ${formatLength(read.length, unit, { style: 'proper', finest: 16 })}` : ''
+  return `${piece.count}${long}${piece.note ? ` (${piece.note})` : ''}`
 }
 
 function NewPiece({ row, unit }: { readonly row: MaterialRow; readonly unit: Unit }) {

@@ -91,8 +91,8 @@ function sayPieces({ unit: written }: MaterialRow, pieces: readonly StashPieceRo
       const kept = piece.state === 'reserved' ? ' (kept)' : ''
       if (size) return `${say(size.width, true)} × ${say(size.length, false)}${kept}`
       const length = piece.length === null ? undefined : readLength(piece.length, written, anyLength)
-      const long = length?.ok ? say(length.length, false) : 'one'
-      return `${piece.count > 1 || !length ? `${piece.count} × ` : ''}${long}${kept}`
+      if (!length?.ok) return `${piece.count}${kept}`
+      return `${piece.count > 1 ? `${piece.count} × ` : ''}${say(length.length, false)}${kept}`
     })
     .join(', ')
 }

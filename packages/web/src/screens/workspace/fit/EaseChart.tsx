@@ -91,7 +91,7 @@ function chartOf(odds: DirectionOdds, makes: number, unit: Unit): ApexOptions {
         formatter: value =>
           formatLength(mm(Number(value)), unit, { style: 'proper', finest: 16, bare: true }),
       },
-      title: { text: `ease in ${unit}`, style: { color: 'var(--soft)', fontWeight: 400 } },
+      title: { text: `ease (${unit})`, style: { color: 'var(--soft)', fontWeight: 400 } },
     },
     yaxis: { show: false },
     series: [

@@ -107,7 +107,7 @@ function EasesAsCut({ fits, unit }: { readonly fits: readonly Fit[]; readonly un
   return fits.map(({ direction, ease }, index) => (
     <span key={direction}>
       {index > 0 && ', '}
-      <Length value={ease} unit={unit} /> {whereWords[direction]}
+      {whereWords[direction]} <Length value={ease} unit={unit} />
     </span>
   ))
 }
@@ -127,7 +127,7 @@ function EaseOffer({ name, why, look, eases, unit, targetOf, onTake }: EaseOffer
   const isTaken = eases.every(
     ([direction, ease]) => Math.abs(targetOf(direction) - ease) < easeStep(unit) / 2,
   )
-  const said = eases.map(([direction, ease]) => `${sayEase(ease, unit)} ${whereWords[direction]}`)
+  const said = eases.map(([direction, ease]) => `${whereWords[direction]} ${sayEase(ease, unit)}`)
   return (
     <div className="flex flex-wrap items-center gap-3">
       <Button look={look} disabled={isTaken} onClick={onTake}>
