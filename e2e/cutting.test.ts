@@ -104,7 +104,7 @@ describe('from cloth to pieces', function () {
     await fill(page, 'Width of the cloth to buy', '9')
     await page.keyboard.press('Enter')
     await page.keyboard.press('Tab')
-    await see(page, /padding goes onto no cloth: for to buy it is .* too/, group('padding'))
+    await see(page, /Padding goes onto no cloth: for the cloth to buy it is .* too/, group('padding'))
     await see(page, 'join the piece from two')
     await press(page, 'Undo the last change of the layout')
     await see(page, 'no layout takes less', group('padding'))

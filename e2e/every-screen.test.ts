@@ -169,7 +169,7 @@ describe('every screen', function () {
       const field = await window.waitForSelector('[data-reading="width"] input')
       await field?.evaluate(element => {
         element.focus()
-        ;(element).select()
+        element.select()
       })
       await window.keyboard.type(text)
     }

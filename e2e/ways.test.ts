@@ -245,6 +245,14 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     await page.keyboard.press('ArrowDown')
     await page.waitForFunction(() => (document.activeElement as HTMLSelectElement | null)?.value === 'lining')
     await page.keyboard.press('ArrowUp')
+    await fill(page, 'Price', '12')
+    await page.keyboard.press('Tab')
+    await see(page, '12.00 a yard', '[data-material="Quilting cotton"]')
+    await page.goto(`${site.address()}/settings`)
+    await fill(page, 'Currency', '€')
+    await see(page, 'Saved', 'section[aria-label="Workshop"] [role="status"]')
+    await page.goto(`${site.address()}/stash`)
+    await see(page, '12.00 € a yard', '[data-material="Quilting cotton"]')
     await close(page)
 
     const cover = await begin('Notebook stitched, glued or coil-bound', 'Of the stash')
@@ -256,6 +264,13 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     await see(cover, /Quilting cotton: remnant, 18 × 21 in takes it all/, `${group} [data-will-do]`)
     await (await cover.waitForSelector(`${group} [data-will-do] button`))?.click()
     await see(cover, '1 piece of the stash. Nothing to buy.', group)
+    // larger than all that there is: the price that the stash knows is reckoned up
+    await cover.goto(cover.url().replace('/layout', '/measure'))
+    await fill(cover, 'Height', '15')
+    await fill(cover, 'Wrap', '30')
+    await press(cover, 'Layout: settled')
+    await see(cover, /Quilting cotton: .* in \(needs .*\), \d+\.\d\d €/, '[data-buy^="outer"]')
+    await see(cover, /Together \d+\.\d\d €, and one thing without a price/, '[aria-label="To buy"]')
     await close(cover)
   })
 
@@ -271,8 +286,8 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     await find(page, 'Pieces: settled')
     // back up to the first field: it is under neither the path nor the picture
     await page.evaluate(() => scrollTo(0, document.body.scrollHeight))
-    await height.evaluate(field => (field).blur())
-    await height.evaluate(field => (field).focus())
+    await height.evaluate(field => field.blur())
+    await height.evaluate(field => field.focus())
     const [top, covered] = await page.evaluate(() => [
       document.activeElement?.getBoundingClientRect().top ?? 0,
       document.querySelector('[aria-label="Live picture"]')?.getBoundingClientRect().bottom ?? 0,

@@ -122,7 +122,13 @@ export {
 } from './object/reading.js'
 export { askedReadings, missingReadings, type ReadingChoice } from './object/required.js'
 export { deriveUncertainty } from './object/uncertainty.js'
-export { describeUnplaced, layoutToJson, type LayoutJson, type UnplacedWords } from './file/layout-json.js'
+export {
+  describeUnplaced,
+  layoutToJson,
+  type LayoutJson,
+  type LayoutNames,
+  type UnplacedWords,
+} from './file/layout-json.js'
 export { checkPinsTogether, readLayoutRequest } from './file/layout-request.js'
 export { orderCuts, type CutStep } from './nest/cut-order.js'
 export type { Layout, Placement, UsedSheet, Unplaced } from './nest/layout.js'

@@ -71,10 +71,19 @@ export interface UnplacedWords {
   readonly hint: string
 }
 
+/** How pieces and cloths are called where their ids are nobody's words. */
+export interface LayoutNames {
+  readonly piece: (id: string) => string
+  readonly cloth: (id: string) => string
+}
+
+const byId: LayoutNames = { piece: id => id, cloth: id => id }
+
 /** What does not go on the cloth, by how much, and what to do about it. */
 export function describeUnplaced(
   unplaced: readonly Unplaced[],
   say: (length: Length) => string,
+  names: LayoutNames = byId,
 ): readonly UnplacedWords[] {
   const large = unplaced.filter(
     ({ piece, why }, index) =>
@@ -92,7 +101,7 @@ export function describeUnplaced(
         {
           code: 'piece-too-large',
           pieces: [piece],
-          message: `${piece} goes onto no cloth: for ${over.cloth} it is ${sides}.`,
+          message: `${names.piece(piece)} goes onto no cloth: for ${names.cloth(over.cloth)} it is ${sides}.`,
           hint: 'Take larger cloth, or join the piece from two: a join costs two seam allowances.',
         },
       ]
@@ -102,7 +111,7 @@ export function describeUnplaced(
           {
             code: 'cloth-too-small' as const,
             pieces: [...new Set(crowded.map(({ piece }) => piece))],
-            message: `There is no room for ${listCounts(crowded.map(({ piece }) => piece))}.`,
+            message: `There is no room for ${listCounts(crowded.map(({ piece }) => names.piece(piece)))}.`,
             hint: 'Add cloth, allow more remnants, or lay the pieces closer.',
           },
         ]

@@ -99,7 +99,7 @@ function StationArea({ here }: { readonly here: Station }) {
       tabIndex={-1}
       role="region"
       aria-label={stationWords[here]}
-      className="order-2 min-w-0 outline-none px-4 py-6 sm:px-6 lg:order-1 lg:overflow-y-auto"
+      className="relative order-2 min-w-0 outline-none px-4 py-6 sm:px-6 lg:order-1 lg:overflow-y-auto"
     >
       <StationView station={here} />
       <NextStation here={here} />

@@ -14,6 +14,7 @@ import {
   toMm,
   type CutStep,
   type Layout,
+  type LayoutNames,
   type LayoutRequest,
   type Length as CoreLength,
   type UsedSheet,
@@ -129,17 +130,19 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
   return (
     <div className="grid gap-3">
       <Summary group={group} layout={layout} request={request} />
-      {describeUnplaced(layout.unplaced, sayProperly(unit)).map(({ code, message, hint }) => (
-        <div key={message} className="flex gap-2 border-l-3 border-bad py-1 pl-3" data-finding={code}>
-          <OctagonAlert className="mt-1 size-4 shrink-0 text-bad" aria-label="Cannot be made" />
-          <div>
-            <p className="font-medium">
-              <Fractions text={inLabels(message, group.pieces)} />
-            </p>
-            <p className="text-sm text-soft">{hint}</p>
+      {describeUnplaced(layout.unplaced, sayProperly(unit), namesIn(job, unit)).map(
+        ({ code, message, hint }) => (
+          <div key={message} className="flex gap-2 border-l-3 border-bad py-1 pl-3" data-finding={code}>
+            <OctagonAlert className="mt-1 size-4 shrink-0 text-bad" aria-label="Cannot be made" />
+            <div>
+              <p className="font-medium">
+                <Fractions text={capital(message)} />
+              </p>
+              <p className="text-sm text-soft">{hint}</p>
+            </div>
           </div>
-        </div>
-      ))}
+        ),
+      )}
       {refused && (
         <p role="alert" className="text-bad">
           {refused}
@@ -175,6 +178,22 @@ type Labels = readonly { readonly id: string; readonly label: string }[]
 
 function inLabels(words: string, pieces: Labels): string {
   return pieces.reduce((text, { id, label }) => text.replaceAll(id, label), words)
+}
+
+/** What pieces and cloths of a layout are called. */
+function namesIn({ group, source }: GroupJob, unit: Unit): LayoutNames {
+  return {
+    piece: id => group.pieces.find(piece => piece.id === id)?.label ?? id,
+    cloth: id => {
+      if (id === boughtCloth) return comesInSheets(group.role) ? 'the sheet to buy' : 'the cloth to buy'
+      const piece = source.offered.find(offered => offered.id === id)
+      return piece ? `the ${sayStashPiece(piece, source.material?.unit ?? unit, unit)}` : id
+    },
+  }
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
 function sayPinProblem(message: string, pieces: Labels): string {
