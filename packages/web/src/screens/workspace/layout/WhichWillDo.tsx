@@ -56,12 +56,12 @@ function Answers({ job, cutting }: { readonly job: GroupJob; readonly cutting: C
   )
   if (answers.length === 0)
     return <p className="mt-2 text-soft">None of this kind in the stash is large enough.</p>
-  const use = ({ row, piece, takes, of }: Answer) =>
+  const use = ({ row, piece }: Answer) =>
     cutting.change(before => ({
       ...before,
       sources: {
         ...before.sources,
-        [group.key]: { ...job.source.settings, materialId: row.id, pieces: [piece.id], buy: takes < of },
+        [group.key]: { ...job.source.settings, materialId: row.id, pieces: [piece.id] },
       },
     }))
   return (
