@@ -1,5 +1,6 @@
 import { checkPlaces } from './extras/check-places.js'
 import type { ExtraPlan, SizeNote } from './extras/contract.js'
+import { placeLabels, unheeded, type Place } from './extras/place.js'
 import { extras as knownExtras } from './extras/registry.js'
 import type { FamilyOptions, FamilyPlan, Job } from './families/contract.js'
 import { settleMakeUp, type Settled } from './families/recipe.js'
@@ -168,10 +169,22 @@ function judgeExtras(
           )
         : [],
     ),
+    ...extras.flatMap((added, index) => checkHeeded(added, family.traits, `extra:${index}`)),
     ...checkClosure(family.traits, extras),
     ...checkPlaces(made.strip, prints, unit),
     ...findingWhen(inside > flatPage, 'page-not-flat', 'fit:width', { thickness: inside, most: flatPage }),
   ]
+}
+
+/** A place that comes to nothing, on a cover that carries the extra. */
+function checkHeeded(
+  { extra, options }: AddedExtra,
+  traits: readonly Trait[],
+  about: Finding['about'],
+): readonly Finding[] {
+  if (extra.refuses(traits) !== undefined) return []
+  const said = unheeded(options as Place, extra.places(traits)).map(key => placeLabels[key].toLowerCase())
+  return findingWhen(said.length > 0, 'place-unheeded', about, { extra: extra.words.name, said })
 }
 
 /** What folds over a device or a journal falls open unless something holds it. */

@@ -4,6 +4,7 @@ import { add, negate, scale, subtract, zero, type Length } from '../length/lengt
 import { deriveThickness } from '../object/derive.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
 import type { ExtraJob, Footprint, SizeNote } from './contract.js'
+import type { Place, PlaceKey } from './place.js'
 
 /** How thick the closed thing is, as far as its readings tell. */
 export function closedThickness(object: CoveredObject): Length {
@@ -19,11 +20,12 @@ export interface ClosureEnd {
 
 /**
  * The two ends that a closure draws together: fore-edges of a book, the free ends of a wrap, the short ends of a case
- * that folds over, the mouths of a pouch. `y` from below moves them along the edge; the middle where it is left out.
+ * that folds over, the mouths of a pouch. Along upright edges `y` from below moves them, along level ones `x` from the
+ * left, on the far wall of a pouch as far from the same side seam; the middle where it is left out.
  */
 export function closureEnds(
   { cover: { strip }, traits }: Pick<ExtraJob<unknown>, 'cover' | 'traits'>,
-  y?: Length,
+  { x, y }: Pick<Place, 'x' | 'y'> = {},
 ): readonly [ClosureEnd, ClosureEnd] {
   const placed = placePanels(strip.panels)
   const total = totalWidth(strip.panels)
@@ -31,15 +33,15 @@ export function closureEnds(
   const level = y === undefined ? scale(high, 1 / 2) : subtract(high, y)
   if (traits.includes('device')) {
     const wall = placed.find(({ kind }) => kind === 'wall')
-    const middle = scale(wall?.width ?? total, 1 / 2)
+    const across = x ?? scale(wall?.width ?? total, 1 / 2)
     if (!wall)
       return [
-        { at: [middle, zero], way: [0, -1], face: 'outside' },
-        { at: [middle, high], way: [0, 1], face: 'outside' },
+        { at: [across, zero], way: [0, -1], face: 'outside' },
+        { at: [across, high], way: [0, 1], face: 'outside' },
       ]
     return [
-      { at: [middle, zero], way: [0, -1], face: 'outside' },
-      { at: [add(wall.width, middle), zero], way: [0, -1], face: 'outside' },
+      { at: [across, zero], way: [0, -1], face: 'outside' },
+      { at: [subtract(scale(wall.width, 2), across), zero], way: [0, -1], face: 'outside' },
     ]
   }
   const sewnOn = traits.includes('flaps')
@@ -52,9 +54,17 @@ export function closureEnds(
   ]
 }
 
+/** What moves a closure along the edges that it draws together: level ones on a device, upright ones on all else. */
+export function alongEnds(traits: readonly Trait[]): readonly PlaceKey[] {
+  return traits.includes('device') ? ['x'] : ['y']
+}
+
 /** Where along its edges a closure sits: from below, or on a device's mouth from the side. */
-export function alongEdge(job: Pick<ExtraJob<unknown>, 'cover' | 'traits'>, y?: Length): SizeNote {
-  const [first] = closureEnds(job, y)
+export function alongEdge(
+  job: Pick<ExtraJob<unknown>, 'cover' | 'traits'>,
+  place: Pick<Place, 'x' | 'y'>,
+): SizeNote {
+  const [first] = closureEnds(job, place)
   if (first.way[0] === 0) return { label: 'middle from the side edge', length: first.at[0] }
   return { label: 'middle from the lower edge', length: subtract(job.cover.strip.height, first.at[1]) }
 }

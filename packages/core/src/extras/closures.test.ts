@@ -189,4 +189,13 @@ describe('where closures begin', () => {
     expect(tiesOf('fold-case').map(([, y]) => y)).to.deep.equal([0, toMm(strip.height)])
     expect(tiesOf('sleeve').map(([, y]) => y)).to.deep.equal([0, 0])
   })
+
+  it('is as far from one side seam on both walls of a sleeve, or as far across a case that folds', () => {
+    const wall = toMm(planFrom(familyFile('sleeve')).strip.panels[0]?.width ?? (0 as never))
+    // 30 from the left of the first wall; folded over, that is 30 before the right end of the second: 2·wall − 30
+    const [near, far] = tiesOf('sleeve', { x: '30 mm' })
+    expect(near?.[0]).to.be.closeTo(30, 0.001)
+    expect(far?.[0]).to.be.closeTo(2 * wall - 30, 0.001)
+    expect(tiesOf('fold-case', { x: '30 mm' }).map(([x]) => x)).to.deep.equal([30, 30])
+  })
 })

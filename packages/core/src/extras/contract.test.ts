@@ -4,7 +4,12 @@ import { listOptionFields } from '../families/option-fields.js'
 import type { CoverFile } from '../file/cover-schema.js'
 import { codesOf, familyFile, planFrom } from '../file/testing/cover-files.js'
 import { totalOf } from '../piece/reason.js'
+import type { Plan } from '../plan.js'
+import type { PlaceKey } from './place.js'
 import { extras } from './registry.js'
+
+/** All that a plan comes to, but for what is said of it. */
+const shapeOf = ({ findings: _findings, settled: _settled, ...plan }: Plan) => JSON.stringify(plan)
 
 const padded: CoverFile['layers'] = [
   { role: 'lining', thickness: '0.25 mm' },
@@ -35,6 +40,25 @@ for (const extra of extras)
         expect(codesOf(plan)).not.to.include.members(['extra-outside'])
         expect(codesOf(plan)).not.to.include('extra-not-carried')
         expect(JSON.parse(JSON.stringify(plan))).to.deep.equal(plan)
+      })
+
+    for (const { id, traits } of carriers)
+      it(`is moved on a ${id} by the places that it can take, and by no other`, () => {
+        const at = (key: string, value: string) =>
+          shapeOf(planFrom(familyFile(id, { layers: padded, extras: [{ type: extra.type, [key]: value }] })))
+        const usual = shapeOf(planFrom(withExtra(id)))
+        const heeded = extra.places(traits)
+        const own = planFrom(familyFile(id, { layers: padded })).pieces.map(piece => piece.id)
+        const moves = {
+          on: own.map(piece => at('on', piece)),
+          x: [at('x', '17 mm')],
+          y: [at('y', '17 mm')],
+        }
+        for (const [key, plans] of Object.entries(moves))
+          expect([key, plans.some(plan => plan !== usual)]).to.deep.equal([
+            key,
+            heeded.includes(key as PlaceKey),
+          ])
       })
 
     it('says to whoever makes it where it goes, or how large it is', () => {

@@ -10,6 +10,7 @@ import type { Stack } from '../material/layer.js'
 import type { CoveredObject } from '../object/reading.js'
 import type { Notion } from '../piece/notion.js'
 import type { Piece } from '../piece/piece.js'
+import type { PlaceKey } from './place.js'
 
 /** What is known of an extra before the cover is planned. */
 export interface ExtraBrief<Options> {
@@ -84,6 +85,8 @@ export interface ExtraDefinition<Options extends object> {
   readonly group: 'pocket' | 'closure' | 'carrying' | 'trimming' | 'device'
   /** Why a cover with these traits cannot carry it; undefined where it can. */
   readonly refuses: (traits: readonly Trait[]) => string | undefined
+  /** Which of `on`, `x` and `y` move it on a cover with these traits; what is said of the others comes to nothing. */
+  readonly places: (traits: readonly Trait[]) => readonly PlaceKey[]
   /** Strict schema of its options beside `type`; its fields carry label and help as `meta`. */
   readonly options: (unit: Unit) => z.ZodObject<z.ZodRawShape> & z.ZodType<Options>
   /** What it and its contents add to the thickness of the closed thing; nothing where it is left out. */

@@ -12,16 +12,37 @@ export interface Place {
   readonly y?: Length | undefined
 }
 
-/** The options that say where an extra sits; a part of every extra's own. */
+export const placeKeys = ['on', 'x', 'y'] as const
+export type PlaceKey = (typeof placeKeys)[number]
+
+/** What its place is called, in forms and findings. */
+export const placeLabels: Readonly<Record<PlaceKey, string>> = {
+  on: 'Sits on',
+  x: 'From the left',
+  y: 'From below',
+}
+
+/** What is said of a place that an extra, taking only `heeded`, cannot heed. */
+export function unheeded(place: Place, heeded: readonly PlaceKey[]): readonly PlaceKey[] {
+  return placeKeys.filter(key => place[key] !== undefined && !heeded.includes(key))
+}
+
+/** Of an extra that can be put anywhere on a piece. */
+export const anyPlace = (): readonly PlaceKey[] => ['on', 'x', 'y']
+
+/** Of an extra whose place follows from the cover. */
+export const fixedPlace = (): readonly PlaceKey[] => []
+
+/** The options that say where an extra sits; every cover file may carry them, whether or not they move it. */
 export function placeOptions(unit: Unit) {
   const range = { min: zero, max: mm(3000) }
   return {
-    on: textOption(60, { label: 'Sits on', help: 'The piece that carries it.' }),
+    on: textOption(60, { label: placeLabels.on, help: 'The piece that carries it.' }),
     x: lengthOption(unit, range, {
-      label: 'From the left',
+      label: placeLabels.x,
       help: 'As seen from the right side of that piece.',
     }),
-    y: lengthOption(unit, range, { label: 'From below', help: 'From the lower edge of that piece.' }),
+    y: lengthOption(unit, range, { label: placeLabels.y, help: 'From the lower edge of that piece.' }),
   }
 }
 

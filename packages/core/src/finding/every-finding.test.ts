@@ -156,6 +156,10 @@ const cases: { readonly [Code in Exclude<FindingCode, ChanceCode>]: readonly [Co
     adding('slip-cover', { type: 'pocket-patch', width: '90 mm' }),
     adding('slip-cover', { type: 'pocket-patch', width: '70 mm' }),
   ],
+  'place-unheeded': [
+    adding('slip-cover', { type: 'tie-pair', x: '10 mm' }),
+    adding('slip-cover', { type: 'tie-pair', y: '90 mm' }),
+  ],
   'extra-over-fold': [
     adding('slip-cover', { type: 'patch', on: 'outer', x: '150 mm', y: '100 mm' }),
     adding('slip-cover', { type: 'patch', on: 'outer', x: '50 mm', y: '100 mm' }),

@@ -7,7 +7,7 @@ import { largestReading } from '../../object/reading.js'
 import { because } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { placeOptions, type Place, fixedPlace } from '../place.js'
 
 interface BookmarkOptions extends Place {
   readonly length?: Length | undefined
@@ -23,6 +23,7 @@ export const bookmark = defineExtra<BookmarkOptions>({
   },
   group: 'trimming',
   refuses: traits => (traits.includes('device') ? 'a device has no pages.' : undefined),
+  places: fixedPlace,
   options: unit =>
     z.strictObject({
       length: lengthOption(

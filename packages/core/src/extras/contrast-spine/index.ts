@@ -7,7 +7,7 @@ import { customary } from '../../length/unit.js'
 import { because, twice } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { placeOptions, type Place, fixedPlace } from '../place.js'
 
 interface ContrastSpineOptions extends Place {
   readonly overBoard?: Length | undefined
@@ -23,6 +23,7 @@ export const contrastSpine = defineExtra<ContrastSpineOptions>({
   },
   group: 'trimming',
   refuses: traits => (traits.includes('device') ? 'a case for a device has no spine.' : undefined),
+  places: fixedPlace,
   options: unit =>
     z.strictObject({
       overBoard: lengthOption(

@@ -7,7 +7,7 @@ import { because, less, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { closedThickness, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { placeOptions, type Place, fixedPlace } from '../place.js'
 
 interface ElasticBandOptions extends Place {
   readonly fromEdge?: Length | undefined
@@ -20,6 +20,7 @@ export const elasticBand = defineExtra<ElasticBandOptions>({
   words: { name: 'Elastic band', summary: 'A band from head to tail of the back, pulled over the front.' },
   group: 'closure',
   refuses: refusesClosure,
+  places: fixedPlace,
   options: unit =>
     z.strictObject({
       fromEdge: lengthOption(

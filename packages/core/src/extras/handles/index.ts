@@ -7,7 +7,7 @@ import { customary } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
 import { because, times, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { alongEdge, closureEnds, refusesGlued } from '../closure.js'
+import { alongEnds, alongEdge, closureEnds, refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob, type Footprint } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -28,6 +28,7 @@ export const handles = defineExtra<HandlesOptions>({
     if (!traits.includes('book')) return 'it has no two fore-edges to hang from.'
     return refusesGlued(traits)
   },
+  places: alongEnds,
   options: unit =>
     z.strictObject({
       fold: choiceOption(
@@ -76,7 +77,7 @@ export const handles = defineExtra<HandlesOptions>({
         },
       ],
       ...drawn(job, width, span),
-      notes: [{ label: 'between its feet', length: span }, alongEdge(job, options.y)],
+      notes: [{ label: 'between its feet', length: span }, alongEdge(job, options)],
       findings: [
         ...findingWhen(span < least, 'handle-span', about, { span, least }),
         ...findingWhen(fold === 'three' && outer.frays !== 'none', 'handle-frays', about, {
@@ -92,7 +93,7 @@ export const handles = defineExtra<HandlesOptions>({
 function drawn(job: ExtraJob<HandlesOptions>, width: Length, span: Length) {
   const reach = add(scale(span, 1 / 2), scale(width, 1 / 2))
   const depth = customary(1 / 2, job.unit)
-  const feet = closureEnds(job, job.options.y).flatMap(({ at: [x, y], way }) =>
+  const feet = closureEnds(job, job.options).flatMap(({ at: [x, y], way }) =>
     [-1, 1].map(up => {
       const left = way[0] < 0 ? x : subtract(x, depth)
       return {

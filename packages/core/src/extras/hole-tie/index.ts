@@ -4,7 +4,7 @@ import { mm, negate, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { times } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { alongEdge, closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
+import { alongEnds, alongEdge, closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -24,6 +24,7 @@ export const holeTie = defineExtra<HoleTieOptions>({
   refuses: traits =>
     refusesBesideZip(traits) ??
     (traits.includes('device') ? 'a hole would let the device be scratched.' : undefined),
+  places: alongEnds,
   options: unit =>
     z.strictObject({
       tail: lengthOption(
@@ -38,7 +39,7 @@ export const holeTie = defineExtra<HoleTieOptions>({
     const tail = options.tail ?? customary(8, unit)
     const inset = customary(1 / 2, unit)
     const diameter = mm(5)
-    const holes = closureEnds(job, options.y).map(end => ({ at: offEnd(end, negate(inset)), diameter }))
+    const holes = closureEnds(job, options).map(end => ({ at: offEnd(end, negate(inset)), diameter }))
     return extraPlan({
       notions: [
         {
@@ -52,9 +53,9 @@ export const holeTie = defineExtra<HoleTieOptions>({
       notes: [
         { label: 'holes across', length: diameter },
         { label: 'in from each fore-edge', length: inset },
-        alongEdge(job, options.y),
+        alongEdge(job, options),
       ],
-      lines: closureEnds(job, options.y).map(end => ({
+      lines: closureEnds(job, options).map(end => ({
         kind: 'tie' as const,
         from: offEnd(end, negate(inset)),
         to: offEnd(end, customary(2, unit)),

@@ -5,7 +5,15 @@ import { add, mm, negate, subtract, zero, type Length } from '../../length/lengt
 import { customary } from '../../length/unit.js'
 import { twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { alongEdge, closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
+import {
+  alongEnds,
+  alongEdge,
+  closedThickness,
+  closureEnds,
+  groundAround,
+  offEnd,
+  refusesClosure,
+} from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -24,6 +32,7 @@ export const loopButton = defineExtra<LoopButtonOptions>({
   },
   group: 'closure',
   refuses: refusesClosure,
+  places: alongEnds,
   options: unit =>
     z.strictObject({
       edgeToButton: lengthOption(
@@ -65,7 +74,7 @@ export const loopButton = defineExtra<LoopButtonOptions>({
       notes: [
         { label: 'button across', length: button },
         { label: 'edge to button', length: reach },
-        alongEdge(job, options.y),
+        alongEdge(job, options),
       ],
       findings: findingWhen(reach < needs, 'extra-too-short', about, {
         extra: 'The loop',
@@ -85,7 +94,7 @@ function drawn(
     thickness,
   }: { readonly reach: Length; readonly button: Length; readonly thickness: Length },
 ) {
-  const [back, front] = closureEnds(job, job.options.y)
+  const [back, front] = closureEnds(job, job.options)
   const inwards = subtract(reach, thickness)
   const at = offEnd(front, negate(inwards > zero ? inwards : zero))
   return {

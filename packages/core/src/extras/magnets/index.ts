@@ -3,7 +3,7 @@ import { lengthOption } from '../../families/option-fields.js'
 import { findingWhen } from '../../finding/finding.js'
 import { mm, negate, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { alongEdge, closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
+import { alongEnds, alongEdge, closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -22,6 +22,7 @@ export const magnets = defineExtra<MagnetsOptions>({
   },
   group: 'device',
   refuses: refusesBesideZip,
+  places: alongEnds,
   options: unit =>
     z.strictObject({
       diameter: lengthOption(
@@ -41,7 +42,7 @@ export const magnets = defineExtra<MagnetsOptions>({
     const diameter = options.diameter ?? customary(1 / 2, unit)
     const least = customary(2, unit)
     const distance = options.fromSensor ?? least
-    const holes = closureEnds(job, options.y).map(end => ({
+    const holes = closureEnds(job, options).map(end => ({
       at: offEnd(end, negate(customary(3 / 4, unit))),
       diameter,
     }))
@@ -51,7 +52,7 @@ export const magnets = defineExtra<MagnetsOptions>({
       notes: [
         { label: 'magnets across', length: diameter },
         { label: 'in from each edge', length: customary(3 / 4, unit) },
-        alongEdge(job, options.y),
+        alongEdge(job, options),
       ],
       footprints: holes.map(({ at }) => ({ ...groundAround(at, diameter), crossesFolds: false })),
       findings: findingWhen(distance < least, 'magnet-near-sensor', about, { distance, least }),

@@ -7,7 +7,15 @@ import { customary } from '../../length/unit.js'
 import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
-import { findGround, footprintOn, placeOn, placeOptions, type Ground, type Place } from '../place.js'
+import {
+  findGround,
+  footprintOn,
+  placeOn,
+  placeOptions,
+  type Ground,
+  type Place,
+  anyPlace,
+} from '../place.js'
 
 interface PatchOptions extends Place {
   readonly width?: Length | undefined
@@ -21,6 +29,7 @@ export const patch = defineExtra<PatchOptions>({
   words: { name: 'Label or motif', summary: 'A patch stitched to the outside before the layers are joined.' },
   group: 'trimming',
   refuses: () => undefined,
+  places: anyPlace,
   options: unit =>
     z.strictObject({
       width: lengthOption(

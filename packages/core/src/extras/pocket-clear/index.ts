@@ -8,6 +8,7 @@ import { sideRoundedUp } from '../../piece/side.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra, type ExtraJob } from '../contract.js'
 import type { Size } from '../place.js'
+import { anyPlace } from '../place.js'
 import { planPocket, pocketOptions, pocketThickness, type PocketOptions } from '../pocket.js'
 
 /** Clear vinyl, folded at the mouth and stitched to the flap only. Source: docs/craft.md, Pockets. */
@@ -17,6 +18,7 @@ export const pocketClear = defineExtra<PocketOptions>({
   words: { name: 'Clear pocket', summary: 'Clear vinyl over a card that stays in sight. No iron near it.' },
   group: 'pocket',
   refuses: refusesGlued,
+  places: anyPlace,
   options: unit => z.strictObject(pocketOptions(unit)),
   thickness: brief => pocketThickness(brief, stack => layerOf(stack, 'clear')?.thickness ?? mm(0.2)),
   plan: job => planPocket(job, 'Clear pocket', size => makeClear(job, size)),

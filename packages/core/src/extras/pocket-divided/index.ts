@@ -9,6 +9,7 @@ import { sideRoundedUp } from '../../piece/side.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra, type ExtraBrief, type ExtraJob } from '../contract.js'
 import type { Size } from '../place.js'
+import { anyPlace } from '../place.js'
 import {
   onePly,
   planPocket,
@@ -37,6 +38,7 @@ export const pocketDivided = defineExtra<DividedOptions>({
   },
   group: 'pocket',
   refuses: refusesGlued,
+  places: anyPlace,
   options: unit =>
     z.strictObject({
       pens: countOption({ min: 0, max: 12 }, { label: 'Pens', help: 'Two unless set.' }),

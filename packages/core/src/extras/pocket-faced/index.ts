@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { refusesGlued } from '../closure.js'
 import { defineExtra } from '../contract.js'
 import { facedPieces } from '../faced.js'
+import { anyPlace } from '../place.js'
 import { facedPly, planPocket, pocketOptions, pocketThickness, type PocketOptions } from '../pocket.js'
 
 /** Outer and lining, sewn right sides together and turned. Source: docs/craft.md, Pockets. */
@@ -14,6 +15,7 @@ export const pocketFaced = defineExtra<PocketOptions>({
   },
   group: 'pocket',
   refuses: refusesGlued,
+  places: anyPlace,
   options: unit => z.strictObject(pocketOptions(unit)),
   thickness: brief => pocketThickness(brief, facedPly),
   plan: job => planPocket(job, 'Faced pocket', size => ({ pieces: facedPieces(job, 'pocket-faced', size) })),

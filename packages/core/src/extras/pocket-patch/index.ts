@@ -4,6 +4,7 @@ import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra } from '../contract.js'
+import { anyPlace } from '../place.js'
 import {
   onePly,
   planPocket,
@@ -23,6 +24,7 @@ export const pocketPatch = defineExtra<PocketOptions>({
   },
   group: 'pocket',
   refuses: refusesGlued,
+  places: anyPlace,
   options: unit => z.strictObject(pocketOptions(unit)),
   thickness: brief => pocketThickness(brief, onePly),
   plan: job =>

@@ -10,6 +10,7 @@ import { sideRoundedUp } from '../../piece/side.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra, type ExtraJob } from '../contract.js'
 import type { Size } from '../place.js'
+import { anyPlace } from '../place.js'
 import {
   onePly,
   planPocket,
@@ -36,6 +37,7 @@ export const pocketTiered = defineExtra<TieredOptions>({
   },
   group: 'pocket',
   refuses: refusesGlued,
+  places: anyPlace,
   options: unit =>
     z.strictObject({
       tiers: countOption(

@@ -8,6 +8,7 @@ import { sideRoundedUp } from '../../piece/side.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra, type ExtraJob } from '../contract.js'
 import type { Size } from '../place.js'
+import { anyPlace } from '../place.js'
 import {
   facedPly,
   planPocket,
@@ -24,6 +25,7 @@ export const pocketZip = defineExtra<PocketOptions>({
   words: { name: 'Zip pocket', summary: 'Two doubled strips with a zip between them: nothing falls out.' },
   group: 'pocket',
   refuses: refusesGlued,
+  places: anyPlace,
   options: unit => z.strictObject(pocketOptions(unit)),
   thickness: brief => pocketThickness(brief, facedPly),
   plan: job => planPocket(job, 'Zip pocket', size => makeZip(job, size)),

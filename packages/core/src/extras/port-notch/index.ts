@@ -21,6 +21,7 @@ export const portNotch = defineExtra<PortNotchOptions>({
   },
   group: 'device',
   refuses: traits => (traits.includes('device') ? undefined : 'only a device has a port.'),
+  places: () => ['x'],
   options: unit =>
     z.strictObject({
       plug: lengthOption(
@@ -33,7 +34,7 @@ export const portNotch = defineExtra<PortNotchOptions>({
   plan: ({ cover, unit, grid, options }) => {
     const half = customary(1 / 2, unit)
     const wide = add(options.plug ?? half, half)
-    const ground = findGround(cover, options.on, ['outer'])
+    const ground = findGround(cover, undefined, ['outer'])
     const left = options.x ?? scale(subtract(ground?.width ?? zero, wide), 1 / 2)
     const at = [add(ground?.at[0] ?? zero, left), subtract(cover.strip.height, half)] as const
     return extraPlan({

@@ -7,7 +7,7 @@ import { customary } from '../../length/unit.js'
 import { layerOf, outerOf } from '../../material/layer.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { placeOptions, type Place, fixedPlace } from '../place.js'
 
 interface QuiltingOptions extends Place {
   readonly pitch?: Length | undefined
@@ -23,6 +23,7 @@ export const quilting = defineExtra<QuiltingOptions>({
   },
   group: 'trimming',
   refuses: refusesGlued,
+  places: fixedPlace,
   options: unit =>
     z.strictObject({
       pitch: lengthOption(

@@ -15,6 +15,7 @@ export const ribbon = defineExtra<Place>({
   },
   group: 'trimming',
   refuses: () => undefined,
+  places: () => ['y'],
   options: unit => z.strictObject(placeOptions(unit)),
   plan: ({ cover: { strip, pieces }, grid, options }) => {
     const outer = pieces.find(({ id }) => id === 'outer')

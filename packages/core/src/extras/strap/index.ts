@@ -4,7 +4,7 @@ import { mm, scale, subtract, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { alongEdge, closedThickness, closureEnds, offEnd, refusesClosure } from '../closure.js'
+import { alongEnds, alongEdge, closedThickness, closureEnds, offEnd, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -22,6 +22,7 @@ export const strap = defineExtra<StrapOptions>({
   },
   group: 'closure',
   refuses: refusesClosure,
+  places: alongEnds,
   options: unit =>
     z.strictObject({
       width: lengthOption(
@@ -42,7 +43,7 @@ export const strap = defineExtra<StrapOptions>({
       ],
       grid,
     )
-    const [back] = closureEnds(job, options.y)
+    const [back] = closureEnds(job, options)
     const base = offEnd(back, scale(customary(2, unit), -1))
     const half = scale(width, 1 / 2)
     const sideways = back.way[0] !== 0
@@ -53,7 +54,7 @@ export const strap = defineExtra<StrapOptions>({
       : ([subtract(back.at[0], half), corner(1)] as const)
     const size = sideways ? { width: length.exact, height: width } : { width, height: length.exact }
     return extraPlan({
-      notes: [alongEdge(job, options.y)],
+      notes: [alongEdge(job, options)],
       pieces: [
         {
           id: 'strap',

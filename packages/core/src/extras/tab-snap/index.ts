@@ -8,7 +8,15 @@ import { outerOf } from '../../material/layer.js'
 import { because, totalOf, twice, type Reason } from '../../piece/reason.js'
 import type { Piece } from '../../piece/piece.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { alongEdge, closedThickness, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
+import {
+  alongEnds,
+  alongEdge,
+  closedThickness,
+  closureEnds,
+  groundAround,
+  offEnd,
+  refusesClosure,
+} from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -24,6 +32,7 @@ export const tabSnap = defineExtra<TabSnapOptions>({
   words: { name: 'Tab with snap', summary: 'A folded tab from the back’s edge snaps onto the front.' },
   group: 'closure',
   refuses: refusesClosure,
+  places: alongEnds,
   options: unit =>
     z.strictObject({
       width: lengthOption(
@@ -66,7 +75,7 @@ export const tabSnap = defineExtra<TabSnapOptions>({
       notes: [
         { label: 'tab finished', length },
         { label: 'snap in from its end', length: customary(1, unit) },
-        alongEdge(job, options.y),
+        alongEdge(job, options),
       ],
       findings: findingWhen(length < needs, 'extra-too-short', about, {
         extra: 'The tab',
@@ -87,7 +96,7 @@ function lengthReasons({ object, unit, options }: ExtraJob<TabSnapOptions>): rea
 }
 
 function drawn(job: ExtraJob<TabSnapOptions>, width: Length, length: Length) {
-  const [back, front] = closureEnds(job, job.options.y)
+  const [back, front] = closureEnds(job, job.options)
   const half = scale(width, 1 / 2)
   const sideways = back.way[0] !== 0
   const tip = offEnd(back, length)

@@ -4,7 +4,7 @@ import { placePanels } from '../../families/strip.js'
 import { add, mm, scale, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { placeOptions, type Place, fixedPlace } from '../place.js'
 
 interface ThumbScoopOptions extends Place {
   readonly depth?: Length | undefined
@@ -20,6 +20,7 @@ export const thumbScoop = defineExtra<ThumbScoopOptions>({
   },
   group: 'device',
   refuses: traits => (traits.includes('open-top') ? undefined : 'only an open mouth can be scooped.'),
+  places: fixedPlace,
   options: unit =>
     z.strictObject({
       depth: lengthOption(unit, { min: mm(5), max: mm(60) }, { label: 'Depth', help: '{¾ in} unless set.' }),

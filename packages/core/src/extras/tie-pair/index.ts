@@ -7,7 +7,15 @@ import { customary } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
 import { because, totalOf, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { closedThickness, alongEdge, closureEnds, groundAround, offEnd, refusesClosure } from '../closure.js'
+import {
+  alongEnds,
+  closedThickness,
+  alongEdge,
+  closureEnds,
+  groundAround,
+  offEnd,
+  refusesClosure,
+} from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { placeOptions, type Place } from '../place.js'
 
@@ -23,6 +31,7 @@ export const tiePair = defineExtra<TiePairOptions>({
   words: { name: 'Pair of ties', summary: 'A ribbon at each end, tied in a bow over the closed cover.' },
   group: 'closure',
   refuses: refusesClosure,
+  places: alongEnds,
   options: unit =>
     z.strictObject({
       length: lengthOption(
@@ -40,11 +49,11 @@ export const tiePair = defineExtra<TiePairOptions>({
     const { object, unit, stack, options } = job
     const length = totalOf(lengthReasons(job))
     const needs = add(scale(closedThickness(object), 1 / 2), customary(4, unit))
-    const ends = closureEnds(job, options.y)
+    const ends = closureEnds(job, options)
     const cloth = options.cutFrom === 'cloth'
     return extraPlan({
       ...cutTies(job),
-      notes: [alongEdge(job, options.y)],
+      notes: [alongEdge(job, options)],
       lines: ends.map((end): StripLine => ({
         kind: 'tie',
         from: end.at,

@@ -23,6 +23,7 @@ export const wrapRibbon = defineExtra<WrapRibbonOptions>({
   },
   group: 'closure',
   refuses: traits => (traits.includes('device') ? 'a pouch has no flap to catch it.' : refusesGlued(traits)),
+  places: () => ['y'],
   options: unit =>
     z.strictObject({
       length: lengthOption(

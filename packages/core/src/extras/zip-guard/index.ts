@@ -5,7 +5,7 @@ import { customary } from '../../length/unit.js'
 import { because } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { placeOptions, type Place, fixedPlace } from '../place.js'
 
 interface ZipGuardOptions extends Place {
   readonly width?: Length | undefined
@@ -18,6 +18,7 @@ export const zipGuard = defineExtra<ZipGuardOptions>({
   words: { name: 'Zip guard', summary: 'A folded strip behind the zip keeps its teeth off what is inside.' },
   group: 'device',
   refuses: traits => (traits.includes('zipped') ? undefined : 'there is no zip to guard.'),
+  places: fixedPlace,
   options: unit =>
     z.strictObject({
       width: lengthOption(

@@ -14,6 +14,8 @@ export interface ExtraFindings {
   }
   'extra-outside': { readonly extra: string; readonly on: string; readonly by: Length; readonly room: Length }
   'extra-over-fold': { readonly extra: string; readonly by: Length }
+  /** What is said of its place and does not move it. */
+  'place-unheeded': { readonly extra: string; readonly said: readonly string[] }
   'extra-too-short': { readonly extra: string; readonly has: Length; readonly needs: Length }
   'extra-in-opening': { readonly extra: string; readonly over: Length }
   'pocket-through-outside': { readonly extra: string; readonly on: string }
@@ -29,6 +31,7 @@ export const extraSeverities: SeverityOf<ExtraFindings> = {
   'extras-collide': 'warning',
   'extra-outside': 'warning',
   'extra-over-fold': 'warning',
+  'place-unheeded': 'advice',
   'extra-too-short': 'warning',
   'extra-in-opening': 'warning',
   'pocket-through-outside': 'warning',

@@ -51,6 +51,7 @@ const examples: { readonly [Code in FindingCode]: FindingData[Code] } = {
   'grade-seam': { seam: 'side seam', thickness: mm(3) },
   'no-closure': { closures: ['a pair of ties', 'a strap'] },
   'extra-not-carried': { extra: 'Pair of handles', why: 'it has no fore-edges.' },
+  'place-unheeded': { extra: 'Bookmark', said: ['from the left'] },
   'extras-collide': {
     first: 'Patch pocket',
     second: 'Clear pocket',

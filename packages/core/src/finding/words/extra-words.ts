@@ -18,6 +18,10 @@ export const extraFindingWords: WordsOf<ExtraFindings> = {
     message: `${extra} lies ${say(by)} over a fold.`,
     hint: 'It would crease there every time the cover opens. Move it onto one board.',
   }),
+  'place-unheeded': ({ extra, said }) => ({
+    message: `${extra} cannot be put elsewhere: ${said.map(key => `“${key}”`).join(' and ')} ${said.length > 1 ? 'change' : 'changes'} nothing.`,
+    hint: 'Its place follows from the cover. Leave that out.',
+  }),
   'extra-too-short': ({ extra, has, needs }, say) => ({
     message: `${extra}: ${say(has)} does not reach; ${say(needs)} does.`,
     hint: `Make it ${say(needs)} or longer.`,

@@ -1,4 +1,11 @@
-import { namePiece, applyRepair, findExtra, listOptionFields, type TypedExtra } from '@snowdrift/core'
+import {
+  namePiece,
+  applyRepair,
+  findExtra,
+  findFamily,
+  listOptionFields,
+  type TypedExtra,
+} from '@snowdrift/core'
 import { X } from 'lucide-react'
 import { oneStep } from '../../../drafts/draft'
 import { Amounts } from '../../../parts/Amounts'
@@ -6,6 +13,7 @@ import { Button } from '../../../parts/Button'
 import { FindingNote } from '../../../parts/FindingNote'
 import { OptionFields } from '../../../parts/OptionFields'
 import { findingsAbout, useCover } from '../cover-context'
+import { splitPlaceFields } from './place-fields'
 import { PlacePicture } from './PlacePicture'
 
 interface ExtraCardProps {
@@ -15,16 +23,15 @@ interface ExtraCardProps {
   readonly onRemove: () => void
 }
 
-const placeKeys = ['on', 'x', 'y']
-
 /** One thing added: what it says of itself, its findings, its place, its options. */
 export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) {
-  const { planned, unit, division, change } = useCover()
+  const { file, planned, unit, division, change } = useCover()
   const extra = findExtra(typed.type)
   if (!extra) return null
   const { type: _type, ...values } = typed
   const placed = planned.plan?.placed.find(entry => entry.extra === index)
   const fields = listOptionFields(extra.options(unit))
+  const { own, place } = splitPlaceFields(extra, typed, findFamily(file.family)?.traits ?? [], fields)
   const set = (key: string, value: unknown) => {
     const { [key]: _before, ...others } = typed
     onChange(
@@ -69,11 +76,13 @@ export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) 
         index={index}
         onPlace={(x, y, key) => onChange(`extra.${index}.${key}`, { ...typed, x, y })}
       />
-      {form(fields.filter(([key]) => !placeKeys.includes(key)))}
-      <details>
-        <summary className="text-soft">Its exact place</summary>
-        <div className="mt-3 grid gap-4">{form(fields.filter(([key]) => placeKeys.includes(key)))}</div>
-      </details>
+      {form(own)}
+      {place.length > 0 && (
+        <details>
+          <summary className="text-soft">Its exact place</summary>
+          <div className="mt-3 grid gap-4">{form(place)}</div>
+        </details>
+      )}
     </div>
   )
 }
