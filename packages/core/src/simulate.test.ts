@@ -249,6 +249,27 @@ describe('a cover for several books', () => {
   })
 })
 
+describe('the height of a cover for several books', () => {
+  it('errs as the tallest was measured, whichever of them it is', () => {
+    const { object: _object, ...file } = familyFile('adjustable-wrap')
+    const book = (height: string, tapeDivision: string) => ({
+      kind: 'softcover' as const,
+      tapeDivision,
+      readings: { ...everyReading?.readings, height: [height] },
+    })
+    const spread = (...objects: ReturnType<typeof book>[]) =>
+      oddsOf(simulated({ ...file, objects }, { hand: stiffStack, makes: 100 }), 'height').spreadMm
+    // two edges and two seams of 0.8 make 2.56; height and board, each read to 4 mm: 2·16/12; to 1 mm: 2/12
+    const [low, tall] = [book('239 mm', '1 mm'), book('240 mm', '4 mm')]
+    expect(spread(low, tall)).to.be.closeTo(Math.sqrt(2.56 + 32 / 12), 1e-4)
+    expect(spread(tall, low)).to.be.closeTo(Math.sqrt(2.56 + 32 / 12), 1e-4)
+    expect(spread(book('239 mm', '4 mm'), book('240 mm', '1 mm'))).to.be.closeTo(
+      Math.sqrt(2.56 + 2 / 12),
+      1e-4,
+    )
+  })
+})
+
 describe('what a simulation has to say', () => {
   const codes = (file: CoverFile) => {
     const cover = coverFrom(file)

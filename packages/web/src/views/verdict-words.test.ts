@@ -37,6 +37,24 @@ describe('what is said of a cover first', () => {
     expect(glued && headlineOf(glued).words).to.equal('made to measure')
   })
 
+  it('is the worse of any two, whichever direction has it', () => {
+    const worstFirst = [
+      'will-not-go',
+      'tight-but-goes',
+      'baggy',
+      'drum-tight',
+      'roomy',
+      'easy',
+      'snug',
+    ] as const
+    for (const [index, worse] of worstFirst.entries())
+      for (const better of worstFirst.slice(index)) {
+        expect(worstVerdict([{ verdict: worse }, { verdict: better }])).to.equal(worse)
+        expect(worstVerdict([{ verdict: better }, { verdict: worse }])).to.equal(worse)
+      }
+    expect(worstVerdict([])).to.equal(undefined)
+  })
+
   it('is the worst of its directions: too small before slack, slack before close', () => {
     const plan = (easeWidth: string, easeHeight: string) =>
       plannedOf(coverFile({ sizing: { mode: 'computed', easeWidth, easeHeight } })).plan?.fits ?? []

@@ -21,7 +21,7 @@ const worstFirst: readonly Verdict[] = [
 ]
 
 /** The verdict that speaks for the whole cover: the worse of its directions. Undefined without a fit. */
-export function worstVerdict(fits: readonly Fit[]): Verdict | undefined {
+export function worstVerdict(fits: readonly Pick<Fit, 'verdict'>[]): Verdict | undefined {
   return worstFirst.find(verdict => fits.some(fit => fit.verdict === verdict))
 }
 
