@@ -88,6 +88,20 @@ function textOn(page: Page): Promise<string> {
   })
 }
 
+/** What of the page lies over the open dialog or its shade, at a grid of points. */
+function shiningThrough(page: Page): Promise<readonly string[]> {
+  return page.evaluate(() => {
+    document.body.style.pointerEvents = 'auto'
+    const found = new Set<string>()
+    for (let x = 10; x < innerWidth; x += 30)
+      for (let y = 10; y < innerHeight; y += 30) {
+        const top = document.elementFromPoint(x, y)
+        if (top?.closest('#root')) found.add(`${top.tagName} at ${x}, ${y}`)
+      }
+    return [...found]
+  })
+}
+
 describe('every screen', function () {
   this.timeout(400_000)
   let site: Site
@@ -125,6 +139,24 @@ describe('every screen', function () {
     for (const title of titles) expect(title).to.match(/^.+ · Snowdrift$/)
     expect(titles).to.include('Hut ledger, with ties · Make-up · Snowdrift')
     expect(titles).to.include('Hut ledger, with ties · Cutting list · Snowdrift')
+    await page.browserContext().close()
+  })
+
+  it('lies beneath the list of shortcuts, and complains of nothing on the console', async () => {
+    const page = await site.visit('/')
+    const seen = site.complaints().length
+    const through: string[] = []
+    for (const [path, words] of screensOf(await addressesOn(page))) {
+      await page.goto(site.address() + path)
+      await see(page, words)
+      await page.click('button[aria-label="Keyboard shortcuts"]')
+      await page.waitForSelector('[role="dialog"]')
+      through.push(...(await shiningThrough(page)).map(what => `${path}: ${what}`))
+      await page.keyboard.press('Escape')
+      await page.waitForSelector('[role="dialog"]', { hidden: true })
+    }
+    expect(through).to.deep.equal([])
+    expect(site.complaints().slice(seen)).to.deep.equal([])
     await page.browserContext().close()
   })
 

@@ -1,6 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
+import { expect } from 'chai'
 import { serve, startCluster, type Cluster, type Server } from '@snowdrift/server'
 import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core'
 
@@ -26,6 +27,9 @@ export interface Site {
   readonly anotherWindow: (page: Page, path: string) => Promise<Page>
   readonly goDown: () => Promise<void>
   readonly comeUp: () => Promise<void>
+  /** What its pages had to complain of on the console so far, each with where. */
+  readonly complaints: () => readonly string[]
+  /** Fails where a page complained of anything but an answer that it did not get. */
   readonly close: () => Promise<void>
 }
 
@@ -46,17 +50,22 @@ export async function openSite({ demo = true }: { readonly demo?: boolean } = {}
   let server = await start(cluster, 0, demo)
   const { port } = new URL(server.address)
   const browser = await puppeteer.launch({ executablePath: chromium, args: chromiumFlags })
+  const complaints: string[] = []
   return {
     address: () => server.address,
     server: () => server,
     visit: async (path, size = desk) =>
-      openPage(await browser.createBrowserContext(), server.address + path, size),
-    anotherWindow: (page, path) => openPage(page.browserContext(), server.address + path, desk),
+      openPage(await browser.createBrowserContext(), server.address + path, size, complaints),
+    anotherWindow: (page, path) => openPage(page.browserContext(), server.address + path, desk, complaints),
     goDown: () => server.close(),
     comeUp: async () => {
       server = await start(cluster, Number(port), demo)
     },
-    close: () => closeAll(browser, server, cluster, folder),
+    complaints: () => complaints,
+    close: async () => {
+      await closeAll(browser, server, cluster, folder)
+      expect(complaints.filter(text => !text.includes('Failed to load resource'))).to.deep.equal([])
+    },
   }
 }
 
@@ -94,8 +103,13 @@ async function openPage(
   context: BrowserContext,
   address: string,
   { touch = false, ...size }: Size,
+  complaints: string[],
 ): Promise<Page> {
   const page = await context.newPage()
+  page.on('console', said => {
+    if (said.type() === 'error') complaints.push(`${new URL(page.url()).pathname}: ${said.text()}`)
+  })
+  page.on('pageerror', error => complaints.push(`${new URL(page.url()).pathname}: ${String(error)}`))
   await page.setViewport({ ...size, hasTouch: touch, isMobile: touch })
   await page.goto(address)
   return page

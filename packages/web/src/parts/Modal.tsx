@@ -1,0 +1,40 @@
+import { X } from 'lucide-react'
+import { Dialog } from 'radix-ui'
+import type { ReactNode } from 'react'
+import { Button } from './Button'
+
+interface ModalProps {
+  readonly title: string
+  readonly open: boolean
+  readonly onClose: () => void
+  readonly children: ReactNode
+}
+
+/**
+ * A dialog over everything else; the page beneath it stands still. The library's own overlay would write a style sheet
+ * into the page to hold it, which our content policy forbids: `app.css` does that wherever a modal is open.
+ */
+export function Modal({ title, open, onClose, children }: ModalProps) {
+  return (
+    <Dialog.Root open={open} onOpenChange={next => !next && onClose()}>
+      <Dialog.Portal>
+        <div className="pointer-events-auto fixed inset-0 z-40 bg-black/50" aria-hidden />
+        <Dialog.Content
+          aria-describedby={undefined}
+          data-modal
+          className="fixed top-1/2 left-1/2 z-50 max-h-[85dvh] w-[min(28rem,92vw)] -translate-1/2 overflow-auto overscroll-contain rounded-lg border border-rule bg-surface p-6"
+        >
+          <div className="mb-4 flex items-center justify-between">
+            <Dialog.Title className="text-xl font-semibold">{title}</Dialog.Title>
+            <Dialog.Close asChild>
+              <Button look="quiet" aria-label="Close">
+                <X className="size-5" aria-hidden />
+              </Button>
+            </Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}
