@@ -2,7 +2,7 @@ import { inches, mm, type Length } from '../length/length.js'
 import type { Role } from '../material/role.js'
 import type { CuttingGroup } from './group.js'
 
-/** A size in which board and card are sold. Source: docs/craft.md, Starting sizes. */
+/** A size in which board and card are sold. Source: docs/craft.md, Cutting. */
 export interface SheetSize {
   readonly id: string
   readonly width: Length

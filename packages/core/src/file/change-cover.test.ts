@@ -100,7 +100,7 @@ describe('a plan as JSON', () => {
 describe('the JSON Schema in docs', () => {
   it('is the one that the code describes', () => {
     const docs = join(import.meta.dirname, '../../../../docs/cover-file.schema.json')
-    expect(JSON.parse(readFileSync(docs, 'utf8'))).to.deep.equal(
+    expect(JSON.parse(readFileSync(docs, 'utf8')), 'run npm run schema').to.deep.equal(
       JSON.parse(JSON.stringify(coverJsonSchema())),
     )
   })

@@ -105,7 +105,9 @@ describe('reading a layout request', () => {
 describe('the JSON Schema of a layout request', () => {
   it('in docs is the one that is read by', () => {
     const docs = join(import.meta.dirname, '../../../../docs/layout-request.schema.json')
-    expect(JSON.parse(readFileSync(docs, 'utf8'))).to.deep.equal(layoutRequestJsonSchema())
+    expect(JSON.parse(readFileSync(docs, 'utf8')), 'run npm run schema').to.deep.equal(
+      layoutRequestJsonSchema(),
+    )
   })
 })
 

@@ -19,7 +19,7 @@ export function deepestFlap({ object, unit }: FlapJob): Length | undefined {
   return board === undefined ? undefined : subtract(board, customary(3 / 8, unit))
 }
 
-/** Flaps that reach the hinge, or that stiff covers cannot be slid into. Source: docs/craft.md, Slip-on cover. */
+/** Flaps that reach the hinge, or that stiff covers cannot be slid into. Source: docs/craft.md, Slip-on cover, separate flaps. */
 export function checkFlapDepth(job: FlapJob, depth: Length): readonly Finding[] {
   const deepest = deepestFlap(job)
   const board = deriveInnerWidth(job.object)

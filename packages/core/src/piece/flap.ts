@@ -13,7 +13,7 @@ export interface FlapCutting {
   readonly grid: Length
 }
 
-/** Two flaps as high as the outer is cut: 2·(depth + seam) folded, depth + 2·seam faced. Source: docs/craft.md, Slip-on cover. */
+/** Two flaps as high as the outer is cut: 2·(depth + seam) folded, depth + 2·seam faced. Source: docs/craft.md, Slip-on cover, separate flaps. */
 export function flapPieces({ style, depth, seam, grid }: FlapCutting, outerHeight: Side): readonly Piece[] {
   const height = sideRoundedUp(becauseOfCut('outer’s cut height', outerHeight), grid)
   const flap = (id: string, role: 'outer' | 'lining', reasons: readonly Reason[]): Piece => {

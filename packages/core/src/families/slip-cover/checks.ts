@@ -5,7 +5,7 @@ import type { Job } from '../contract.js'
 import type { ResolvedOptions, SlipCoverOptions } from './options.js'
 import type { Body } from './size.js'
 
-/** What can go wrong with the cover as planned. Source: docs/craft.md, Slip-on cover. */
+/** What can go wrong with the cover as planned. Source: docs/craft.md, Slip-on cover, separate flaps. */
 export function checkSlipCover(
   job: Job<SlipCoverOptions>,
   { fitWidth, fitHeight }: Body,

@@ -5,7 +5,7 @@ import type { Job } from '../contract.js'
 import type { ResolvedOptions, SlipCoverOptions } from './options.js'
 import type { Body } from './size.js'
 
-/** Every piece of the cover, body first. Source: docs/craft.md, Slip-on cover. */
+/** Every piece of the cover, body first. Source: docs/craft.md, Slip-on cover, separate flaps. */
 export function cutPieces(
   job: Job<SlipCoverOptions>,
   { width, height }: Body,

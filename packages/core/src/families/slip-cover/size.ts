@@ -22,7 +22,7 @@ export interface Body {
   readonly fitHeight: Fit
 }
 
-/** Sizes the body, computed or by rule. Source: docs/craft.md, Slip-on cover. */
+/** Sizes the body, computed or by rule. Source: docs/craft.md, Slip-on cover, separate flaps. */
 export function sizeBody(job: Job<SlipCoverOptions>, { flapStyle }: ResolvedOptions): Body {
   const { object, stack, seam, grid, inside, told } = job
   const bulk = standOff(stack)
