@@ -193,6 +193,35 @@ describe('from cloth to pieces', function () {
     await see(page, 'Expected an amount from 0', '[data-material="Scree tweed"]')
   })
 
+  it('prints the layout with the cutting list, and cuts no size off', async () => {
+    await page.goto(`${site.address()}${addresses.get('Rota planner, zipped') ?? ''}/cutting-list`)
+    await see(page, 'drawn shorter than it is', '[data-piece="gusset"]')
+    await page.waitForSelector('[aria-label="On the cloth"] [data-layout="done"] [data-sheet]')
+    await see(page, 'gusset 1', '[aria-label="On the cloth"]')
+    await page.emulateMediaType('print')
+    const over = await page.$$eval('article svg.drawing', pictures =>
+      pictures.flatMap(picture => {
+        const frame = picture.getBoundingClientRect()
+        return [...picture.querySelectorAll('text')].flatMap(text => {
+          const { left, right, top, bottom } = text.getBoundingClientRect()
+          const by = Math.max(frame.left - left, right - frame.right, frame.top - top, bottom - frame.bottom)
+          return by > 1 ? [`${text.textContent} by ${Math.round(by)} px`] : []
+        })
+      }),
+    )
+    await page.emulateMediaType('screen')
+    expect(over).to.deep.equal([])
+  })
+
+  it('prints the order of cuts where a rotary cutter cuts', async () => {
+    await page.goto(`${site.address()}${addresses.get('Star atlas, padded') ?? ''}/layout`)
+    await press(page, 'Rotary cutter')
+    await see(page, /^Saved$/, '[aria-label="Saving of the layout"]')
+    await page.goto(`${site.address()}${addresses.get('Star atlas, padded') ?? ''}/cutting-list`)
+    await page.waitForSelector('[aria-label="On the cloth"] [data-cuts]')
+    await see(page, /Set the ruler to [\d /]+in from the near end and cut across the cloth/, '[data-cuts]')
+  })
+
   it('works on a phone: the cloth fits the screen', async () => {
     const small = await site.visit(`${addresses.get('Star atlas, padded') ?? ''}/layout`, phone)
     await see(small, 'Left over')

@@ -125,13 +125,15 @@ export {
 export { askedReadings, missingReadings, type ReadingChoice } from './object/required.js'
 export { deriveUncertainty } from './object/uncertainty.js'
 export {
+  describePinClash,
   describeUnplaced,
   layoutToJson,
   type LayoutJson,
   type LayoutNames,
   type UnplacedWords,
 } from './file/layout-json.js'
-export { checkPinsTogether, readLayoutRequest } from './file/layout-request.js'
+export { readLayoutRequest } from './file/layout-request.js'
+export { clashingPins, type PinClash } from './nest/clashing-pins.js'
 export { orderCuts, type CutStep } from './nest/cut-order.js'
 export type { Layout, Placement, UsedSheet, Unplaced } from './nest/layout.js'
 export { findLeftOvers, type LeftOver } from './nest/left-overs.js'

@@ -44,6 +44,7 @@ export type Fill =
   | 'card'
   | 'pocket'
   | 'missing'
+  | 'page'
   | 'other'
 
 export interface LineMark {

@@ -6,7 +6,7 @@ import { add, mm, subtract, toMm, zero, type Length } from '../length/length.js'
 import type { Plan } from '../plan.js'
 import type { Drawing, Mark, PathMark, Point } from './drawing.js'
 import { drawEndOn } from './end-on-drawing.js'
-import { drawJoining } from './joining-drawing.js'
+import { drawJoining, hasSides } from './joining-drawing.js'
 import { drawStrip } from './strip-drawing.js'
 import { turnOver } from './turn-over.js'
 
@@ -117,7 +117,12 @@ for (const [id, plan] of plans)
         const drawing = drawJoining(joining, plan.pieces)
         expect(drawing.title).to.contain(joining.seenFrom)
         const words = drawing.marks.flatMap(mark => (mark.kind === 'text' ? [mark.text] : []))
-        expect(words.length).to.equal(joining.layers.length + 1)
+        const said = words.join(' ')
+        for (const { name, piece, face } of joining.layers) {
+          const sided = hasSides(plan.pieces.find(({ id }) => id === piece)?.role)
+          expect(said).to.include(sided ? `${name}, ${face}` : name)
+        }
+        expect(said.endsWith('table')).to.equal(true)
       }
     })
   })

@@ -4,6 +4,7 @@ import type { Role } from '../material/role.js'
 import type { Piece } from '../piece/piece.js'
 import { line, text, type Drawing, type Fill, type Mark, type PathMark, type Point } from './drawing.js'
 import { fillOf } from './ply-fill.js'
+import { wrapWords } from './wrap-words.js'
 
 /** The pile is drawn slantwise, not to scale: so wide, so deep, leaning so far, its layers so far apart. */
 const wide = 62
@@ -11,6 +12,10 @@ const deep = 26
 const lean = 16
 const apart = 13
 const labelAt = wide + lean + 5
+
+/** So many letters have room beside the pile; what is longer goes on in the line below. */
+const lettersBeside = 31
+const lineApart = 5.5
 
 /**
  * What lies on what before it is joined: the table below, each layer with the side that looks up, the line of stitches
@@ -55,10 +60,13 @@ function drawLayer(
   return [
     ...spans.map(span => sheet(span, y, flip, fill, layer.piece)),
     ...(right ? [] : spans.map(span => wrongSide(span, y, flip))),
-    text(at(mirrored ? flip(labelAt) : labelAt, y + deep / 2), `${layer.name}${side}`, {
-      align: mirrored ? 'end' : 'start',
-      size: 'small',
-    }),
+    ...wrapWords(`${layer.name}${side}`, lettersBeside).map((words, index, { length: lines }) =>
+      text(
+        at(mirrored ? flip(labelAt) : labelAt, y + deep / 2 + (index - (lines - 1) / 2) * lineApart),
+        words,
+        { align: mirrored ? 'end' : 'start', size: 'small' },
+      ),
+    ),
   ]
 }
 

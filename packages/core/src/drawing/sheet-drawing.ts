@@ -25,8 +25,8 @@ export function drawSheet(sheet: SheetToDraw): Drawing {
   const margin = scale(longest(width, length), 1 / 30)
   return {
     title: `${name}, ${placements.length} ${placements.length === 1 ? 'piece' : 'pieces'} on it`,
-    from: [scale(margin, -1.6), scale(margin, -0.4)],
-    width: add(width, scale(margin, 2)),
+    from: [scale(margin, -2), scale(margin, -0.4)],
+    width: add(width, scale(margin, 2.4)),
     height: add(length, scale(margin, 0.8)),
     marks: [
       rectangle([zero, zero], width, length, { style: 'edge', fill: 'inside' }),

@@ -3,6 +3,7 @@ import { toJsonMm, zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 import { orderCuts } from '../nest/cut-order.js'
 import { findLeftOvers } from '../nest/left-overs.js'
+import type { PinClash } from '../nest/clashing-pins.js'
 import type { Layout, Unplaced } from '../nest/layout.js'
 import type { LayoutRequest } from '../nest/request.js'
 import { smallestLeftOver } from '../nest/usable.js'
@@ -117,6 +118,16 @@ export function describeUnplaced(
         ]
       : []),
   ]
+}
+
+/** Why what was pinned cannot stay so, and what to do. */
+export function describePinClash(clash: PinClash, names: LayoutNames): string {
+  switch (clash.kind) {
+    case 'over':
+      return `${names.piece(clash.piece)} is pinned over ${names.piece(clash.other)}. Move one of them.`
+    case 'not-parted':
+      return `What is pinned on ${names.cloth(clash.cloth)} cannot be parted by cuts from edge to edge. Move a pin, or cut with scissors.`
+  }
 }
 
 function listCounts(pieces: readonly string[]): string {

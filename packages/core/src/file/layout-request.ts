@@ -10,9 +10,9 @@ import {
   type LayoutPiece,
   type LayoutRequest,
 } from '../nest/request.js'
-import { roomsByCuts } from '../nest/rooms-around-pins.js'
-import { prepareTask } from '../nest/task.js'
+import { clashingPins, type PinClash } from '../nest/clashing-pins.js'
 import type { Issue } from './issue.js'
+import { describePinClash } from './layout-json.js'
 import type { ReadResult } from './read-cover.js'
 import { describeSchemaIssues, show } from './schema-issues.js'
 
@@ -121,7 +121,15 @@ function checkRequest(request: LayoutRequest, unit: Unit): readonly Issue[] {
       : []),
     ...pieces.flatMap((piece, index) => checkPin(piece, cloths, `pieces[${index}].pin`, unit)),
   ]
-  return issues.length > 0 ? issues : checkPinsTogether(request)
+  return issues.length > 0 ? issues : clashingPins(request).map(clash => sayClash(clash, request))
+}
+
+function sayClash(clash: PinClash, { pieces }: LayoutRequest): Issue {
+  const at = clash.kind === 'over' ? pieces.findIndex(({ id }) => id === clash.piece) : undefined
+  return {
+    path: at === undefined ? 'pieces' : `pieces[${at}].pin`,
+    message: describePinClash(clash, { piece: show, cloth: show }),
+  }
 }
 
 function twice(named: readonly { readonly id: string }[], list: string): readonly Issue[] {
@@ -174,33 +182,4 @@ function checkPin(
       message: `Pinned there it goes over the edge of ${show(cloth.id)} by ${say}. Pin it further in.`,
     },
   ]
-}
-
-/** Pins over one another, and, for edge-to-edge cuts, pins that no such cut parts. */
-export function checkPinsTogether(request: LayoutRequest): readonly Issue[] {
-  const { sheets } = prepareTask({ ...request, gap: zero })
-  const overlaps = sheets.flatMap(({ pins }) =>
-    pins.flatMap((one, index) =>
-      pins
-        .slice(index + 1)
-        .filter(
-          other =>
-            one.x < other.x + other.width &&
-            other.x < one.x + one.width &&
-            one.y < other.y + other.height &&
-            other.y < one.y + one.height,
-        )
-        .map(other => ({
-          path: `pieces[${request.pieces.indexOf(other.piece)}].pin`,
-          message: `${show(other.piece.id)} is pinned over ${show(one.piece.id)}. Move one of them.`,
-        })),
-    ),
-  )
-  if (overlaps.length > 0 || request.cuts === 'scissors') return overlaps
-  return prepareTask(request).sheets.flatMap(({ pins, width, length, cloth }) => {
-    const height = length ?? Math.max(1, ...pins.map(pin => pin.y + pin.height))
-    if (roomsByCuts({ x: 0, y: 0, width, height }, pins)) return []
-    const message = `What is pinned on ${show(cloth.id)} cannot be parted by cuts from edge to edge. Move a pin, or cut with scissors.`
-    return [{ path: 'pieces', message }]
-  })
 }

@@ -231,5 +231,6 @@ export const {
   useCutPiecesMutation,
   useCuttingsQuery,
   useLazyShopOffersQuery,
+  useLazySettingsQuery,
   useSettingsQuery,
 } = api

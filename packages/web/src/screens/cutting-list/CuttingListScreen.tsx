@@ -28,6 +28,7 @@ import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { verdictWords } from '../../views/verdict-words'
 import { Added } from './Added'
+import { OnTheCloth } from './OnTheCloth'
 import { InTheWay, ToMind } from './ToMind'
 
 /** What goes to the table: every piece with its sketch, its size and an arrow to its top. Prints in black and white. */
@@ -49,7 +50,7 @@ export function Screen() {
         </Button>
       </div>
       {file ? (
-        <CuttingList file={file} />
+        <CuttingList id={id} file={file} />
       ) : (
         <p role={error ? 'alert' : undefined}>{error ? describeError(error) : 'Fetching the cover …'}</p>
       )}
@@ -57,7 +58,7 @@ export function Screen() {
   )
 }
 
-function CuttingList({ file }: { readonly file: CoverFile }) {
+function CuttingList({ id, file }: { readonly id: string; readonly file: CoverFile }) {
   const planned = plannedOf(file)
   const { plan } = planned
   const unit = useWorkshopUnit(file.unit)
@@ -80,6 +81,7 @@ function CuttingList({ file }: { readonly file: CoverFile }) {
           <PieceToCut key={piece.id} piece={piece} unit={unit} layers={file.layers} />
         ))}
       </ul>
+      <OnTheCloth cover={{ id, file, planned }} unit={unit} />
       <ToMind plan={plan} unit={unit} />
       <Added file={file} plan={plan} unit={unit} />
       {plan.notions.length > 0 && (

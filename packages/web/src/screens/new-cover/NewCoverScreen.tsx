@@ -4,7 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router'
 import {
   useCreateCoverMutation,
   useCreateThingMutation,
-  useSettingsQuery,
+  useLazySettingsQuery,
   useThingQuery,
   useThingsInfiniteQuery,
 } from '../../api/api'
@@ -62,8 +62,9 @@ function NewThingFields({ form, change, done }: KeptForm<NewThingForm>) {
     const title = name.trim() || kindWords[kind].name
     const spine = usualSpine(kind)
     const object = { kind, ...(spine !== 'flat' && { spine }), readings: {} }
-    const body = { name: title, unit: begin.unit, object }
-    const created = await createThing({ id: thingId, body })
+    const settings = await begin.settings()
+    if (!settings) return
+    const created = await createThing({ id: thingId, body: { name: title, unit: settings.unit, object } })
     const thing = created.data ?? (madeBefore(created.error) as ThingRow | undefined)
     if (thing) await begin.coverFor(thing, coverId, done)
   }
@@ -107,7 +108,7 @@ function NewThingFields({ form, change, done }: KeptForm<NewThingForm>) {
         )}
       </Field>
       <div className="flex items-center gap-4">
-        <Button type="submit" look="act" disabled={!begin.ready}>
+        <Button type="submit" look="act">
           Measure it
         </Button>
         {(error ?? begin.error) && <p role="alert">{describeError(error ?? begin.error)}</p>}
@@ -125,12 +126,7 @@ function BeginWith({ thing }: { readonly thing: ThingRow }) {
         readings that are on the shelf.
       </p>
       <div className="flex items-center gap-4">
-        <Button
-          look="act"
-          autoFocus
-          disabled={!begin.ready}
-          onClick={() => void begin.coverFor(thing, crypto.randomUUID())}
-        >
+        <Button look="act" autoFocus onClick={() => void begin.coverFor(thing, crypto.randomUUID())}>
           Begin
         </Button>
         {begin.error && <p role="alert">{describeError(begin.error)}</p>}
@@ -167,18 +163,22 @@ function KnownThings() {
   )
 }
 
-/** Makes the cover with the workshop's settings and goes to its first station. */
+/**
+ * Makes the cover with the workshop's settings and goes to its first station. Whoever is quicker than the settings waits
+ * for them: an Enter that is pressed at once is not lost.
+ */
 function useBegin() {
-  const settings = useSettingsQuery()
+  const [fetchSettings, { error: unfetched }] = useLazySettingsQuery()
   const [createCover, { error }] = useCreateCoverMutation()
   const navigate = useNavigate()
+  const settings = async () => (await fetchSettings(undefined, true)).data
   return {
-    ready: settings.data !== undefined,
-    unit: settings.data?.unit ?? 'in',
-    error: error ?? settings.error,
+    settings,
+    error: error ?? unfetched,
     coverFor: async (thing: ThingRow, id: string, done?: () => Promise<void>) => {
-      if (!settings.data) return
-      const body = { thingId: thing.id, file: newCoverFile(thing, settings.data) }
+      const known = await settings()
+      if (!known) return
+      const body = { thingId: thing.id, file: newCoverFile(thing, known) }
       const created = await createCover({ id, body })
       if (!created.data && !madeBefore(created.error)) return
       await done?.()

@@ -1,8 +1,8 @@
 import type { CutStep } from '@snowdrift/core'
 import { ChevronLeft, ChevronRight } from 'lucide-react'
 import { Button } from '../../../parts/Button'
-import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
+import { Cut, firstCut } from './Cut'
 import type { GroupJob } from './group-job'
 
 interface CutStepsProps {
@@ -18,9 +18,6 @@ export function CutSteps({ order, step, onStep, job }: CutStepsProps) {
   const at = Math.min(step, order.length - 1)
   const cut = order[at]
   if (!cut) return null
-  const labelOf = (id: string) => job.group.pieces.find(piece => piece.id === id)?.label ?? id
-  const woven = job.group.role !== 'board' && job.group.role !== 'card'
-  const { part, direction, at: ruler, frees } = cut
   return (
     <section
       aria-label="Order of cuts"
@@ -44,14 +41,8 @@ export function CutSteps({ order, step, onStep, job }: CutStepsProps) {
         </Button>
       </div>
       <p className="text-lg" aria-live="polite">
-        {at === 0 && (woven ? 'Straighten one edge and take the selvedges off. ' : 'Straighten one edge. ')}
-        In hand <Length value={part.width} unit={unit} finest={16} bare /> ×{' '}
-        <Length value={part.height} unit={unit} finest={16} />. Set the ruler to{' '}
-        <strong>
-          <Length value={ruler} unit={unit} finest={16} />
-        </strong>{' '}
-        from the {direction === 'across' ? 'near end and cut across' : 'left edge and cut along'} the cloth
-        {frees.length > 0 ? `: that frees ${frees.map(({ piece }) => labelOf(piece)).join(' and ')}.` : '.'}
+        {at === 0 && `${firstCut(job)} `}
+        <Cut cut={cut} job={job} unit={unit} />
       </p>
       <p className="text-sm text-soft">Away from you, blade shut in between, along a metal edge.</p>
     </section>

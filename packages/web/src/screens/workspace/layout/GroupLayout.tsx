@@ -1,22 +1,17 @@
 import {
   boughtCloth,
-  comesInSheets,
   findToBuy,
   mm,
-  type Unit,
-  checkPinsTogether,
+  clashingPins,
+  describePinClash,
   describeUnplaced,
-  findLeftOvers,
   formatLength,
-  orderCuts,
   sayProperly,
-  smallestLeftOver,
   toMm,
-  type CutStep,
   type Layout,
-  type LayoutNames,
   type LayoutRequest,
   type Length as CoreLength,
+  type Unit,
   type UsedSheet,
   roleWords,
 } from '@snowdrift/core'
@@ -27,12 +22,13 @@ import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
 import { CutSteps } from './CutSteps'
 import type { GroupJob } from './group-job'
-import { nameGroup } from './name-group'
+import { nameJob, namesIn } from './sheet-names'
+import { followLayout, isLayoutOf } from './sheet-of'
 import { Sheets } from './Sheets'
 import { SheetPicture, type Move } from './SheetPicture'
 import { SourceChooser } from './SourceChooser'
 import { StashActions } from './StashActions'
-import { sayStashPiece, withoutPin, withPin } from './sources'
+import { withoutPin, withPin } from './sources'
 import type { Cutting } from './use-cutting'
 import { WhichWillDo } from './WhichWillDo'
 
@@ -47,9 +43,13 @@ export function GroupLayout({ job, layout, cutting }: GroupLayoutProps) {
   const { group, request } = job
   const isDone = cutting.plan.done.includes(group.key)
   return (
-    <section className="grid gap-3 border-t border-rule pt-5" data-group={group.key} aria-label={nameOf(job)}>
+    <section
+      className="grid gap-3 border-t border-rule pt-5"
+      data-group={group.key}
+      aria-label={nameJob(job)}
+    >
       <div className="flex flex-wrap items-baseline gap-x-3">
-        <h3 className="text-lg font-semibold">{nameOf(job)}</h3>
+        <h3 className="text-lg font-semibold">{nameJob(job)}</h3>
         <span className="text-sm text-soft">
           {roleWords[group.role].toLowerCase()}, {group.pieces.length}{' '}
           {group.pieces.length === 1 ? 'piece' : 'pieces'}
@@ -63,23 +63,12 @@ export function GroupLayout({ job, layout, cutting }: GroupLayoutProps) {
           <WhichWillDo job={job} cutting={cutting} />
           {!request && <p className="text-soft">Choose cloth from the stash, or allow it to be bought.</p>}
           {request && !layout && <p className="text-soft">Laying out …</p>}
-          {request && layout && isOf(layout, request) && (
+          {request && layout && isLayoutOf(layout, request) && (
             <OnTheCloth job={job} request={request} layout={layout} cutting={cutting} />
           )}
         </>
       )}
     </section>
-  )
-}
-
-function nameOf({ group, source }: GroupJob): string {
-  return source.material?.material.name ?? nameGroup(group)
-}
-
-/** A layout of an earlier request may name pieces and cloths that are no more. */
-function isOf({ placements }: Layout, { pieces, cloths }: LayoutRequest): boolean {
-  return placements.every(
-    placed => pieces.some(({ id }) => id === placed.piece) && cloths.some(({ id }) => id === placed.cloth),
   )
 }
 
@@ -108,22 +97,16 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
   const { group } = job
   const [step, setStep] = useState(0)
   const [refused, setRefused] = useState('')
-  const [order, leftOvers] = useMemo(() => {
-    const lengthOf = (id: string) => request.cloths.find(cloth => cloth.id === id)?.length
-    return [
-      request.cuts === 'rotary' ? (orderCuts(layout, lengthOf) ?? []) : [],
-      findLeftOvers(layout, lengthOf, smallestLeftOver(unit)),
-    ]
-  }, [layout, request, unit])
+  const { order, leftOvers } = useMemo(() => followLayout(layout, request, unit), [layout, request, unit])
   const cut = order[Math.min(step, order.length - 1)]
   const move = ({ piece, cloth, sheet, x, y, turned }: Move) => {
     const pin = { group: group.key, piece, cloth, sheet, xMm: toMm(x), yMm: toMm(y), turned }
     const pieces = request.pieces.map(entry =>
       entry.id === piece ? { ...entry, pin: { cloth, sheet, x, y, turned } } : entry,
     )
-    const [problem] = checkPinsTogether({ ...request, pieces })
-    setRefused(problem ? sayPinProblem(problem.message, group.pieces) : '')
-    if (!problem) cutting.change(before => ({ ...before, pins: [...withPin(before.pins, pin)] }))
+    const [clash] = clashingPins({ ...request, pieces })
+    setRefused(clash ? capital(describePinClash(clash, namesIn(job, unit))) : '')
+    if (!clash) cutting.change(before => ({ ...before, pins: [...withPin(before.pins, pin)] }))
   }
   const letGo = (piece: string) =>
     cutting.change(before => ({ ...before, pins: [...withoutPin(before.pins, group.key, piece)] }))
@@ -151,14 +134,12 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
       {layout.used.map(sheet => (
         <SheetPicture
           key={`${sheet.cloth} ${sheet.sheet}`}
-          name={nameOfSheet(job, sheet, unit)}
           sheet={sheet}
-          length={request.cloths.find(({ id }) => id === sheet.cloth)?.length ?? sheet.length}
           job={job}
           layout={layout}
-          leftOvers={leftOvers.filter(left => left.cloth === sheet.cloth && left.sheet === sheet.sheet)}
+          leftOvers={leftOvers}
           pins={request.pieces.flatMap(({ id, pin }) => (pin ? [id] : []))}
-          cut={isOnSheet(cut, sheet) ? cut : undefined}
+          cut={cut}
           onMove={move}
           onLetGo={letGo}
         />
@@ -170,40 +151,8 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
   )
 }
 
-function isOnSheet(cut: CutStep | undefined, sheet: UsedSheet): cut is CutStep {
-  return cut?.cloth === sheet.cloth && cut.sheet === sheet.sheet
-}
-
-type Labels = readonly { readonly id: string; readonly label: string }[]
-
-function inLabels(words: string, pieces: Labels): string {
-  return pieces.reduce((text, { id, label }) => text.replaceAll(id, label), words)
-}
-
-/** What pieces and cloths of a layout are called. */
-function namesIn({ group, source }: GroupJob, unit: Unit): LayoutNames {
-  return {
-    piece: id => group.pieces.find(piece => piece.id === id)?.label ?? id,
-    cloth: id => {
-      if (id === boughtCloth) return comesInSheets(group.role) ? 'the sheet to buy' : 'the cloth to buy'
-      const piece = source.offered.find(offered => offered.id === id)
-      return piece ? `the ${sayStashPiece(piece, source.material?.unit ?? unit, unit)}` : id
-    },
-  }
-}
-
 function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1)
-}
-
-function sayPinProblem(message: string, pieces: Labels): string {
-  return inLabels(message.replaceAll(/“([^”]{1,59}…)”/g, 'it'), pieces)
-}
-
-function nameOfSheet({ group, source }: GroupJob, { cloth, sheet }: UsedSheet, unit: Unit): string {
-  if (cloth === boughtCloth) return comesInSheets(group.role) ? `sheet ${sheet}, to buy` : 'to buy'
-  const piece = source.offered.find(({ id }) => id === cloth)
-  return piece ? sayStashPiece(piece, source.material?.unit ?? unit, unit) : cloth
 }
 
 interface SummaryProps {

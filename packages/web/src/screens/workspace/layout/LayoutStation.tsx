@@ -1,34 +1,18 @@
-import {
-  comesInSheets,
-  cutFrom,
-  groupPieces,
-  layoutRequestOf,
-  readLength,
-  mm,
-  sheetToBuy,
-  type CoverToCut,
-  type CuttingGroup,
-  type Length,
-  type MaterialRow,
-  type StashPieceRow,
-  type Unit,
-} from '@snowdrift/core'
+import type { MaterialRow, StashPieceRow } from '@snowdrift/core'
 import { Undo2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
-import { useCoversByIdQuery, useMaterialsQuery, useStashPiecesQuery } from '../../../api/api'
+import { useMaterialsQuery, useStashPiecesQuery } from '../../../api/api'
 import { Button } from '../../../parts/Button'
 import { ConflictNotice } from '../../../parts/ConflictNotice'
 import { SavingState } from '../../../parts/SavingState'
 import { Toggle } from '../../../parts/Toggle'
-import { plannedOf } from '../../../views/planned'
-import { usualCloth } from '../../../views/cloth-words'
 import { useCover } from '../cover-context'
 import { CutTogether } from './CutTogether'
-import type { GroupJob } from './group-job'
+import { groupJobs, jobsToLay } from './group-job'
 import { NotYet } from '../NotYet'
 import { GroupLayout } from './GroupLayout'
 import { Shopping } from './Shopping'
-import { pinsOf, sourceOf, type Source } from './sources'
+import { useCoversToCut } from './use-covers-to-cut'
 import { useCutting, type Cutting } from './use-cutting'
 import { useLayouts } from './use-layouts'
 
@@ -54,35 +38,16 @@ interface LaidOutProps {
 }
 
 function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
-  const { id, file, unit } = useCover()
+  const { id, file, planned, unit } = useCover()
   const written = file.unit ?? 'in'
   const { draft, plan, change, undo } = cutting
   const [budgetMs, setBudgetMs] = useState(usualBudgetMs)
-  const covers = useCoversToCut(plan.coverIds)
+  const covers = useCoversToCut(plan.coverIds, { id, file, planned })
   const groups = useMemo(
-    () =>
-      groupPieces(covers).map((gathered): GroupJob => {
-        const source = sourceOf(gathered, plan, materials, pieces)
-        const group = source.material ? cutFrom(gathered, source.material.material) : gathered
-        const request = layoutRequestOf(group, {
-          cuts: plan.cuts,
-          unit,
-          sheets: source.sheets,
-          ...(source.settings.buy && whatToBuy(group, source, unit, written)),
-          pins: pinsOf(group, plan),
-          budgetMs,
-        })
-        return { group, source, request }
-      }),
+    () => groupJobs(covers, plan, { materials, pieces }, { unit, written, budgetMs }),
     [covers, plan, materials, pieces, unit, written, budgetMs],
   )
-  const jobs = useMemo(
-    () =>
-      groups.flatMap(({ group, request }) =>
-        request && !plan.done.includes(group.key) ? [{ key: group.key, request }] : [],
-      ),
-    [groups, plan.done],
-  )
+  const jobs = useMemo(() => jobsToLay(groups, plan), [groups, plan])
   const { byKey, progress, stop } = useLayouts(jobs)
   return (
     <div className="grid gap-8">
@@ -157,40 +122,4 @@ function Progress({
       )}
     </div>
   )
-}
-
-/** The covers of a cutting as far as they can be planned; the one in hand as it is being changed. */
-function useCoversToCut(coverIds: readonly string[]): readonly CoverToCut[] {
-  const { id: ownId, file, planned } = useCover()
-  const others = useMemo(() => coverIds.filter(id => id !== ownId).toSorted(), [coverIds, ownId])
-  const { data: rows } = useCoversByIdQuery(others, { skip: others.length === 0 })
-  return useMemo(
-    () =>
-      coverIds.flatMap((id): readonly CoverToCut[] => {
-        const row = rows?.find(candidate => candidate.id === id)
-        const own = id === ownId ? planned : row && plannedOf(row.file)
-        const name = (id === ownId ? file.name : row?.file.name) ?? ''
-        if (!own?.plan || !own.cover) return []
-        return [{ id, name, pieces: own.plan.pieces, stack: own.cover.stack }]
-      }),
-    [coverIds, rows, ownId, file, planned],
-  )
-}
-
-/** Board and card are bought in sheets, cloth off a bolt. */
-function whatToBuy(group: CuttingGroup, source: Source, unit: Unit, written: Unit) {
-  if (comesInSheets(group.role)) return { buySheet: sheetToBuy(group, source.settings.sheet) }
-  return { buyWidth: widthToBuy(source, unit, written) }
-}
-
-/** The width of cloth to buy: the one typed, else that of the material, else what is usual. */
-function widthToBuy({ settings, material }: Source, unit: Unit, written: Unit): Length {
-  const range = { min: mm(10), max: mm(10_000) }
-  const typed = settings.width === null ? undefined : readLength(settings.width, written, range)
-  if (typed?.ok) return typed.length
-  const own = material?.stock.width
-  const known = own === undefined ? undefined : readLength(own, material?.unit ?? unit, range)
-  if (known?.ok) return known.length
-  const usual = readLength(usualCloth(unit), unit, range)
-  return usual.ok ? usual.length : mm(1100)
 }

@@ -10,7 +10,6 @@ import {
   type UniqueIdentifier,
 } from '@dnd-kit/core'
 import {
-  drawSheet,
   formatLength,
   mm,
   toMm,
@@ -30,6 +29,8 @@ import { textScaleFor } from '../../../views/text-scale'
 import { useIsNarrow } from '../../../views/use-media'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
+import { nameSheet } from './sheet-names'
+import { drawSheetOf } from './sheet-of'
 
 /** Where a piece was put: it stays there. */
 export interface Move {
@@ -42,9 +43,7 @@ export interface Move {
 }
 
 interface SheetPictureProps {
-  readonly name: string
   readonly sheet: UsedSheet
-  readonly length: Length
   readonly job: GroupJob
   readonly layout: Layout
   readonly leftOvers: readonly LeftOver[]
@@ -62,7 +61,7 @@ const furtherMm = 2000
 
 /** One sheet to scale. A piece is dragged, or moved by the arrow keys, and then stays; the rest flows round it. */
 export function SheetPicture(props: SheetPictureProps) {
-  const { name, sheet, length, job, layout, leftOvers, pins, cut, onMove, onLetGo } = props
+  const { sheet, job, layout, leftOvers, pins, cut, onMove, onLetGo } = props
   const { unit, division } = useCover()
   const narrow = useIsNarrow()
   const frame = useRef<HTMLDivElement>(null)
@@ -74,22 +73,16 @@ export function SheetPicture(props: SheetPictureProps) {
   const { group } = job
   const placements = layout.placements.filter(on => on.cloth === sheet.cloth && on.sheet === sheet.sheet)
   const labels = useMemo(() => new Map(group.pieces.map(({ id, label }) => [id, label])), [group])
-  const drawing = drawSheet({
-    name,
-    role: group.role,
-    width: sheet.width,
-    length,
-    placements,
-    labelOf: ({ piece }) => labels.get(piece) ?? piece,
-    print: group.print,
-    leftOvers,
-    ...(cut && { cut }),
-  })
-  const endless = job.request?.cloths.find(({ id }) => id === sheet.cloth)?.length === undefined
+  const name = nameSheet(job, sheet, unit)
+  const drawing = useMemo(
+    () => drawSheetOf(sheet, { job, layout, leftOvers, unit, cut }),
+    [sheet, job, layout, leftOvers, unit, cut],
+  )
+  const whole = job.request?.cloths.find(({ id }) => id === sheet.cloth)?.length
   const put = (placed: Placement, x: number, y: number, turned = placed.turned) => {
     const same = turned === placed.turned
     const [wide, high] = same ? [placed.width, placed.height] : [placed.height, placed.width]
-    const mostY = endless ? length + mm(furtherMm) : length - high
+    const mostY = whole === undefined ? sheet.length + mm(furtherMm) : whole - high
     onMove({
       piece: placed.piece,
       cloth: sheet.cloth,

@@ -1,9 +1,91 @@
-import type { CuttingGroup, LayoutRequest } from '@snowdrift/core'
-import type { Source } from './sources'
+import {
+  comesInSheets,
+  cutFrom,
+  groupPieces,
+  layoutRequestOf,
+  mm,
+  readLength,
+  sheetToBuy,
+  type CoverToCut,
+  type CuttingBody,
+  type CuttingGroup,
+  type LayoutRequest,
+  type Length,
+  type MaterialRow,
+  type StashPieceRow,
+  type Unit,
+} from '@snowdrift/core'
+import { usualCloth } from '../../../views/cloth-words'
+import { pinsOf, sourceOf, type Source } from './sources'
 
 /** A group of pieces with its cloth and what the search is asked; nothing is asked where there is no cloth. */
 export interface GroupJob {
   readonly group: CuttingGroup
   readonly source: Source
   readonly request: LayoutRequest | undefined
+}
+
+/** What there is to cut from. */
+export interface Stash {
+  readonly materials: readonly MaterialRow[]
+  readonly pieces: readonly StashPieceRow[]
+}
+
+interface Terms {
+  /** Of the workshop: what is bought is offered in it. */
+  readonly unit: Unit
+  /** What bare numbers of the cutting are in. */
+  readonly written: Unit
+  /** How long a search for a layout may take. */
+  readonly budgetMs: number
+}
+
+/** What covers are cut from, group by group. */
+export function groupJobs(
+  covers: readonly CoverToCut[],
+  plan: CuttingBody,
+  { materials, pieces }: Stash,
+  terms: Terms,
+): readonly GroupJob[] {
+  return groupPieces(covers).map(gathered => {
+    const source = sourceOf(gathered, plan, materials, pieces)
+    const group = source.material ? cutFrom(gathered, source.material.material) : gathered
+    const request = layoutRequestOf(group, {
+      cuts: plan.cuts,
+      unit: terms.unit,
+      sheets: source.sheets,
+      ...(source.settings.buy && whatToBuy(group, source, terms)),
+      pins: pinsOf(group, plan),
+      budgetMs: terms.budgetMs,
+    })
+    return { group, source, request }
+  })
+}
+
+/** What is still to be laid out: neither cut already nor without cloth. */
+export function jobsToLay(
+  groups: readonly GroupJob[],
+  { done }: Pick<CuttingBody, 'done'>,
+): readonly { readonly key: string; readonly request: LayoutRequest }[] {
+  return groups.flatMap(({ group, request }) =>
+    request && !done.includes(group.key) ? [{ key: group.key, request }] : [],
+  )
+}
+
+/** Board and card are bought in sheets, cloth off a bolt. */
+function whatToBuy(group: CuttingGroup, source: Source, terms: Terms) {
+  if (comesInSheets(group.role)) return { buySheet: sheetToBuy(group, source.settings.sheet) }
+  return { buyWidth: widthToBuy(source, terms) }
+}
+
+/** The width of cloth to buy: the one typed, else that of the material, else what is usual. */
+function widthToBuy({ settings, material }: Source, { unit, written }: Terms): Length {
+  const range = { min: mm(10), max: mm(10_000) }
+  const typed = settings.width === null ? undefined : readLength(settings.width, written, range)
+  if (typed?.ok) return typed.length
+  const own = material?.stock.width
+  const known = own === undefined ? undefined : readLength(own, material?.unit ?? unit, range)
+  if (known?.ok) return known.length
+  const usual = readLength(usualCloth(unit), unit, range)
+  return usual.ok ? usual.length : mm(1100)
 }
