@@ -146,7 +146,7 @@ describe('every way of making, from the tape to paper', function () {
       await press(page, 'Cutting list')
       await see(page, 'the arrow points to the top')
       expect(await idsOf(page)).to.deep.equal(pieces)
-      expect(await page.$$('figure svg')).to.have.length(2)
+      expect(await page.$$('svg[aria-label^="The cover laid flat"]')).to.have.length(2)
       const paper = await page.pdf({ format: 'A4' })
       expect(paper.length).to.be.above(8000)
     })

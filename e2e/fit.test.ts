@@ -129,7 +129,9 @@ describe('will it fit', function () {
     await fill(page, 'Fore-edge to fore-edge', '14 1/2')
     await page.keyboard.press('Tab')
     await press(page, 'Add to the readings')
-    expect(await valueOf(page, 'Wrap')).to.equal('14 1/2')
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[data-reading="wrap"] input')?.value === '14 1/2',
+    )
     expect(await valueOf(page, 'State for wrap')).to.equal('off-a-wrapped-piece')
   })
 

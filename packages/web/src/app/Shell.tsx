@@ -3,6 +3,7 @@ import { Link, Outlet, useNavigate } from 'react-router'
 import { Keyboard, Layers2, Settings } from 'lucide-react'
 import { Button, buttonLooks, buttonShape } from '../parts/Button'
 import { KeepingNote } from './KeepingNote'
+import { OnceSettled } from './OnceSettled'
 import { ShortcutsDialog } from './ShortcutsDialog'
 import { UndoDelete } from './UndoDelete'
 import { isTyping } from './shortcuts'
@@ -50,7 +51,9 @@ export function Shell() {
       </header>
       <KeepingNote />
       <div id="main" className="flex flex-1 flex-col">
-        <Outlet />
+        <OnceSettled>
+          <Outlet />
+        </OnceSettled>
       </div>
       <UndoDelete />
       <ShortcutsDialog open={helpOpen} onClose={() => setHelpOpen(false)} />
