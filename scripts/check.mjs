@@ -1,29 +1,41 @@
-// Runs every check in order and ends with the line `N passed, N failed`. A step that breaks off counts as failed.
+// Runs every check and ends with the line `N passed, N failed`. A step that breaks off counts as failed.
 import { spawn } from 'node:child_process'
+import { availableParallelism } from 'node:os'
 
-const steps = [
-  ['types', ['run', '--silent', 'types']],
-  ['build', ['run', '--silent', 'build']],
-  ['lint', ['run', '--silent', 'lint']],
-  ['unit', ['run', '--silent', 'unit']],
-  ['server', ['run', '--silent', 'server']],
-  ['browser', ['run', '--silent', 'browser']],
+/** What everything else stands on. */
+const first = ['build']
+
+/** Side by side where there are cores for it: what reads, and what runs. Within a lane one step after the other. */
+const lanes = [
+  ['types', 'lint:fresh', 'unit'],
+  ['server', 'browser'],
 ]
 
 const totals = { passed: 0, failed: 0 }
-for (const [name, args] of steps) {
-  const began = Date.now()
-  console.log(`\n── ${name}`)
-  const { code, output } = await run(args)
-  const { passed, failed } = countOf(output, code)
-  totals.passed += passed
-  totals.failed += failed
-  console.log(
-    `── ${name}: ${failed === 0 ? 'good' : 'FAILED'} after ${Math.round((Date.now() - began) / 1000)} s`,
-  )
+for (const name of first) await check(name)
+if (totals.failed === 0) {
+  if (availableParallelism() > 1) await Promise.all(lanes.map(checkInTurn))
+  else for (const lane of lanes) await checkInTurn(lane)
 }
 console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
 process.exitCode = totals.failed === 0 ? 0 : 1
+
+async function checkInTurn(lane) {
+  for (const name of lane) await check(name)
+}
+
+/** What a step has to say is printed when it is done, so that two do not speak at once. */
+async function check(name) {
+  const began = Date.now()
+  console.log(`── ${name} …`)
+  const { code, output } = await run(['run', '--silent', name])
+  const { passed, failed } = countOf(output, code)
+  totals.passed += passed
+  totals.failed += failed
+  const how = failed === 0 ? 'good' : 'FAILED'
+  console.log(`\n── ${name}\n${output}`)
+  console.log(`── ${name}: ${how} after ${Math.round((Date.now() - began) / 1000)} s`)
+}
 
 /** Tests count one by one; a step without tests counts as one. */
 function countOf(output, code) {
@@ -37,12 +49,9 @@ function run(args) {
   return new Promise(resolve => {
     // Without colours: their codes would stand between the counts and those who read them.
     const env = { ...process.env, FORCE_COLOR: '0', NO_COLOR: '1' }
-    const child = spawn('npm', args, { stdio: ['ignore', 'pipe', 'inherit'], env })
+    const child = spawn('npm', args, { stdio: ['ignore', 'pipe', 'pipe'], env })
     let output = ''
-    child.stdout.on('data', chunk => {
-      output += chunk
-      process.stdout.write(chunk)
-    })
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', chunk => (output += chunk))
     child.on('close', code => resolve({ code: code ?? 1, output }))
   })
 }

@@ -109,7 +109,7 @@ describe('the database of our own', function () {
     const place = join(folder, 'zombie')
     await mkdir(place)
     await (await startCluster(place, { careless: true })).stop()
-    const parent = spawn('sh', ['-c', 'sleep 0 & echo $!; exec sleep 60'])
+    const parent = spawn('sh', ['-c', 'sleep 0.3 & echo $!; exec sleep 60'])
     const pid = Number(await new Promise(resolve => parent.stdout.once('data', resolve)))
     const lines = [
       pid,
@@ -204,8 +204,8 @@ describe('the lock on the data', () => {
   })
 
   it('takes over from a zombie', async () => {
-    // Its parent never asks what became of it.
-    const parent = spawn('sh', ['-c', 'sleep 0 & echo $!; exec sleep 60'])
+    // Its parent, another program by then, never asks what became of it.
+    const parent = spawn('sh', ['-c', 'sleep 0.3 & echo $!; exec sleep 60'])
     const pid = Number(await new Promise(resolve => parent.stdout.once('data', resolve)))
     while (await findProcess(pid)) await new Promise(resolve => setTimeout(resolve, 10))
     process.kill(pid, 0)
