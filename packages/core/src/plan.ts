@@ -1,6 +1,6 @@
 import { checkPlaces } from './extras/check-places.js'
 import type { ExtraPlan, SizeNote } from './extras/contract.js'
-import { placeLabels, unheeded, type Place } from './extras/place.js'
+import { placeLabels, unheeded, type Place } from './extras/place-keys.js'
 import { extras as knownExtras } from './extras/registry.js'
 import type { FamilyOptions, FamilyPlan, Job } from './families/contract.js'
 import { settleMakeUp, type Settled } from './families/recipe.js'

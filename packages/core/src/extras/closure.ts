@@ -4,7 +4,7 @@ import { add, negate, scale, subtract, zero, type Length } from '../length/lengt
 import { deriveThickness } from '../object/derive.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
 import type { ExtraJob, Footprint, SizeNote } from './contract.js'
-import type { Place, PlaceKey } from './place.js'
+import type { Place, PlaceKey } from './place-keys.js'
 
 /** How thick the closed thing is, as far as its readings tell. */
 export function closedThickness(object: CoveredObject): Length {

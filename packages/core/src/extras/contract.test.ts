@@ -5,7 +5,7 @@ import type { CoverFile } from '../file/cover-schema.js'
 import { codesOf, familyFile, planFrom } from '../file/testing/cover-files.js'
 import { totalOf } from '../piece/reason.js'
 import type { Plan } from '../plan.js'
-import type { PlaceKey } from './place.js'
+import type { PlaceKey } from './place-keys.js'
 import { extras } from './registry.js'
 
 /** All that a plan comes to, but for what is said of it. */

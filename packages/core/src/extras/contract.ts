@@ -10,7 +10,7 @@ import type { Stack } from '../material/layer.js'
 import type { CoveredObject } from '../object/reading.js'
 import type { Notion } from '../piece/notion.js'
 import type { Piece } from '../piece/piece.js'
-import type { PlaceKey } from './place.js'
+import type { PlaceKey } from './place-keys.js'
 
 /** What is known of an extra before the cover is planned. */
 export interface ExtraBrief<Options> {

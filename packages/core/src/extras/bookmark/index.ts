@@ -7,7 +7,8 @@ import { largestReading } from '../../object/reading.js'
 import { because } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place, fixedPlace } from '../place.js'
+import { type Place, fixedPlace } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface BookmarkOptions extends Place {
   readonly length?: Length | undefined

@@ -7,7 +7,8 @@ import { customary } from '../../length/unit.js'
 import { because, twice } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place, fixedPlace } from '../place.js'
+import { type Place, fixedPlace } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface ContrastSpineOptions extends Place {
   readonly overBoard?: Length | undefined

@@ -7,7 +7,8 @@ import { because, less, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { closedThickness, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place, fixedPlace } from '../place.js'
+import { type Place, fixedPlace } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface ElasticBandOptions extends Place {
   readonly fromEdge?: Length | undefined

@@ -9,7 +9,8 @@ import { because, times, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { alongEnds, alongEdge, closureEnds, refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob, type Footprint } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { type Place } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface HandlesOptions extends Place {
   readonly fold?: 'four' | 'three' | undefined

@@ -6,7 +6,8 @@ import { times } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { alongEnds, alongEdge, closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { type Place } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface HoleTieOptions extends Place {
   readonly tail?: Length | undefined

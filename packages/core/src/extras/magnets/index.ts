@@ -5,7 +5,8 @@ import { mm, negate, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { alongEnds, alongEdge, closureEnds, groundAround, offEnd, refusesBesideZip } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { type Place } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface MagnetsOptions extends Place {
   readonly diameter?: Length | undefined

@@ -7,15 +7,8 @@ import { customary } from '../../length/unit.js'
 import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
-import {
-  findGround,
-  footprintOn,
-  placeOn,
-  placeOptions,
-  type Ground,
-  type Place,
-  anyPlace,
-} from '../place.js'
+import { type Place, anyPlace } from '../place-keys.js'
+import { findGround, footprintOn, placeOn, placeOptions, type Ground } from '../place.js'
 
 interface PatchOptions extends Place {
   readonly width?: Length | undefined

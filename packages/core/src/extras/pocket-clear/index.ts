@@ -8,7 +8,7 @@ import { sideRoundedUp } from '../../piece/side.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra, type ExtraJob } from '../contract.js'
 import type { Size } from '../place.js'
-import { anyPlace } from '../place.js'
+import { anyPlace } from '../place-keys.js'
 import { planPocket, pocketOptions, pocketThickness, type PocketOptions } from '../pocket.js'
 
 /** Clear vinyl, folded at the mouth and stitched to the flap only. Source: docs/craft.md, Pockets. */

@@ -9,7 +9,7 @@ import { sideRoundedUp } from '../../piece/side.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra, type ExtraBrief, type ExtraJob } from '../contract.js'
 import type { Size } from '../place.js'
-import { anyPlace } from '../place.js'
+import { anyPlace } from '../place-keys.js'
 import {
   onePly,
   planPocket,

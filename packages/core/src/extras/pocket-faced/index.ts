@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { refusesGlued } from '../closure.js'
 import { defineExtra } from '../contract.js'
 import { facedPieces } from '../faced.js'
-import { anyPlace } from '../place.js'
+import { anyPlace } from '../place-keys.js'
 import { facedPly, planPocket, pocketOptions, pocketThickness, type PocketOptions } from '../pocket.js'
 
 /** Outer and lining, sewn right sides together and turned. Source: docs/craft.md, Pockets. */

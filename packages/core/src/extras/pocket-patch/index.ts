@@ -4,7 +4,7 @@ import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra } from '../contract.js'
-import { anyPlace } from '../place.js'
+import { anyPlace } from '../place-keys.js'
 import {
   onePly,
   planPocket,

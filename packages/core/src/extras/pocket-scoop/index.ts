@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { refusesGlued } from '../closure.js'
 import { defineExtra } from '../contract.js'
 import { facedPieces } from '../faced.js'
-import { anyPlace } from '../place.js'
+import { anyPlace } from '../place-keys.js'
 import { facedPly, planPocket, pocketOptions, pocketThickness, type PocketOptions } from '../pocket.js'
 
 /** A faced pocket with a curved mouth, snipped ⅛ in deep every ¼ to ½ in. Source: docs/craft.md, Pockets. */

@@ -5,7 +5,8 @@ import { customary } from '../../length/unit.js'
 import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { findGround, placeOptions, type Place } from '../place.js'
+import { type Place } from '../place-keys.js'
+import { findGround, placeOptions } from '../place.js'
 
 interface PortNotchOptions extends Place {
   readonly plug?: Length | undefined

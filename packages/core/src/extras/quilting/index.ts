@@ -7,7 +7,8 @@ import { customary } from '../../length/unit.js'
 import { layerOf, outerOf } from '../../material/layer.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place, fixedPlace } from '../place.js'
+import { type Place, fixedPlace } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface QuiltingOptions extends Place {
   readonly pitch?: Length | undefined

@@ -3,7 +3,8 @@ import { totalWidth } from '../../families/strip.js'
 import { scale, subtract, zero } from '../../length/length.js'
 import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { type Place } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 /** A ribbon across the outside, as long as the outer is cut wide. Source: docs/craft.md, Trimmings. */
 export const ribbon = defineExtra<Place>({

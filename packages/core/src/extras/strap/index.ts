@@ -6,7 +6,8 @@ import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { alongEnds, alongEdge, closedThickness, closureEnds, offEnd, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { type Place } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface StrapOptions extends Place {
   readonly width?: Length | undefined

@@ -18,7 +18,8 @@ import {
   refusesClosure,
 } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { type Place } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface TabSnapOptions extends Place {
   readonly width?: Length | undefined

@@ -4,7 +4,8 @@ import { placePanels } from '../../families/strip.js'
 import { add, mm, scale, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place, fixedPlace } from '../place.js'
+import { type Place, fixedPlace } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface ThumbScoopOptions extends Place {
   readonly depth?: Length | undefined

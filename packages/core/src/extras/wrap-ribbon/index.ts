@@ -7,7 +7,8 @@ import { because, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { closedThickness, refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
-import { placeOptions, type Place } from '../place.js'
+import { type Place } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface WrapRibbonOptions extends Place {
   readonly length?: Length | undefined

@@ -5,7 +5,8 @@ import { customary } from '../../length/unit.js'
 import { because } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
-import { placeOptions, type Place, fixedPlace } from '../place.js'
+import { type Place, fixedPlace } from '../place-keys.js'
+import { placeOptions } from '../place.js'
 
 interface ZipGuardOptions extends Place {
   readonly width?: Length | undefined
