@@ -19,7 +19,6 @@ export {
   type CuttingSource,
 } from './api/cuttings.js'
 export {
-  notionKinds,
   pieceSources,
   readStashPieceBody,
   sizeOfStashPiece,
@@ -48,7 +47,7 @@ export type { Extra } from './extras/contract.js'
 export { placeKeys } from './extras/place-keys.js'
 export { extras, findExtra } from './extras/registry.js'
 export type { Family, Recipe, Served } from './families/contract.js'
-export type { Joining } from './families/joining.js'
+export { roleOfLayer, type Joining } from './families/joining.js'
 export { listOptionFields, type OptionField } from './families/option-fields.js'
 export { families, findFamily } from './families/registry.js'
 export type { Trait } from './families/trait.js'
@@ -151,7 +150,6 @@ export type { Cuts } from './nest/strip/search.js'
 export { smallestLeftOver } from './nest/usable.js'
 export { cutFrom, groupPieces, type CoverToCut, type CuttingGroup, type GroupPiece } from './cutting/group.js'
 export {
-  kindOfNotion,
   needNotions,
   weighNotions,
   type NotionBalance,
@@ -159,7 +157,7 @@ export {
   type NotionStock,
 } from './cutting/notions.js'
 export type { ShopOffer } from './cutting/offer.js'
-export type { NotionKind } from './cutting/notions.js'
+export { stashNotionKinds, type NotionKind, type StashNotionKind } from './piece/notion.js'
 export { whichWillDo, type WillDo } from './cutting/which-will-do.js'
 export { comesInSheets, sheetSizes, sheetToBuy, type SheetSize } from './cutting/sheet-sizes.js'
 export { convertPrice, costOf, findToBuy, pricedLength, type ToBuy } from './cutting/to-buy.js'

@@ -6,22 +6,11 @@ import { lengthInput, typedLength, type TypedLength } from '../length/length-inp
 import { mm, type Length } from '../length/length.js'
 import { onceFor } from './once-for.js'
 import type { Unit } from '../length/unit.js'
+import { stashNotionKinds } from '../piece/notion.js'
 
 /** The small pictures of cloth that are drawn where there is no photograph. */
 export const weaves = ['plain', 'twill', 'stripes', 'checks', 'dots', 'sprigs', 'stars'] as const
 export type Weave = (typeof weaves)[number]
-
-/** What is counted or measured off a reel rather than cut from cloth. */
-export const notionKinds = [
-  'zip',
-  'cord',
-  'ribbon',
-  'elastic',
-  'button',
-  'snap',
-  'hook-and-loop',
-  'magnet',
-] as const
 
 export const anyLength = (unit: Unit) => lengthInput(unit, { min: mm(1), max: mm(100_000) })
 
@@ -35,7 +24,7 @@ export const stockSchema = onceFor((unit: Unit) =>
     repeat: anyLength(unit).optional(),
     /** Usable width, selvedges off. */
     width: anyLength(unit).optional(),
-    notion: z.enum(notionKinds).optional(),
+    notion: z.enum(stashNotionKinds).optional(),
   }),
 )
 export type Stock = z.input<ReturnType<typeof stockSchema>>

@@ -1,37 +1,18 @@
 import { add, subtract, zero, type Length } from '../length/length.js'
-import type { Notion } from '../piece/notion.js'
-
-export type NotionKind =
-  'zip' | 'cord' | 'ribbon' | 'elastic' | 'button' | 'snap' | 'hook-and-loop' | 'magnet'
-
-/** What a plan’s notion is, whatever it is called in its cover; undefined for what no stash keeps, such as glue. */
-export function kindOfNotion(id: string): NotionKind | undefined {
-  const rules: readonly (readonly [RegExp, NotionKind])[] = [
-    [/ribbon|bookmark/, 'ribbon'],
-    [/zip/, 'zip'],
-    [/cord/, 'cord'],
-    [/elastic/, 'elastic'],
-    [/button/, 'button'],
-    [/snap/, 'snap'],
-    [/hook-and-loop/, 'hook-and-loop'],
-    [/magnet/, 'magnet'],
-  ]
-  return rules.find(([pattern]) => pattern.test(id))?.[1]
-}
+import { isKeptInStash, type Notion, type StashNotionKind } from '../piece/notion.js'
 
 /** So much of a kind: how many, or what lengths in one piece each. */
 export interface NotionNeed {
-  readonly kind: NotionKind
+  readonly kind: StashNotionKind
   readonly count: number
   readonly lengths: readonly Length[]
 }
 
-/** What several plans need together, kind by kind. */
+/** What several plans need together, kind by kind, of what a stash keeps. */
 export function needNotions(notions: readonly Notion[]): readonly NotionNeed[] {
-  const needs = new Map<NotionKind, NotionNeed>()
-  for (const { id, count, length } of notions) {
-    const kind = kindOfNotion(id)
-    if (!kind) continue
+  const needs = new Map<StashNotionKind, NotionNeed>()
+  for (const { kind, count, length } of notions) {
+    if (!isKeptInStash(kind)) continue
     const before = needs.get(kind) ?? { kind, count: 0, lengths: [] }
     needs.set(kind, {
       kind,

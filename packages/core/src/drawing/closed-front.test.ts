@@ -38,6 +38,14 @@ describe('a closed cover seen from the front', () => {
     expect(frontOf('zip-around').radius).to.equal(mm(25))
   })
 
+  it('shows a bow where something is tied, and none for a ribbon that is only laid on or wound round', () => {
+    const bowOf = (type: string, family = 'slip-cover') => frontOf(family, { extras: [{ type }] }).bow
+    expect(
+      ['tie-pair', 'hole-tie', 'ribbon', 'wrap-ribbon', 'bookmark'].map(type => bowOf(type)),
+    ).to.deep.equal(['side', 'side', undefined, undefined, undefined])
+    expect(bowOf('tie-pair', 'fold-case')).to.equal('foot')
+  })
+
   it('shows what sits on the front, from its own corner', () => {
     const [pocket] = frontOf('zip-pouch').shapes
     expect(pocket?.at[0]).to.equal(zero)

@@ -1,10 +1,4 @@
-import {
-  placePanels,
-  type Strip,
-  type StripHole,
-  type StripLine,
-  type StripShape,
-} from '../families/strip.js'
+import { placePanels, type Strip, type StripHole, type StripShape } from '../families/strip.js'
 import { longest, scale, subtract, zero, type Length } from '../length/length.js'
 
 /** A finished, closed cover seen from the front: what shows of it on a shelf. */
@@ -31,7 +25,7 @@ const shownOfSpine = 0.22
 /** The front of a strip: its front board or wall, or the upper half where it folds across. */
 export function closedFront(strip: Strip): ClosedFront {
   const placed = placePanels(strip.panels)
-  const front = placed.findLast(({ id }) => id === 'front') ?? placed.find(({ kind }) => kind === 'body')
+  const front = placed.findLast(({ side }) => side === 'front') ?? placed.find(({ kind }) => kind === 'body')
   const width = front?.width ?? zero
   const left = front?.x ?? zero
   const across = strip.lines.find(({ kind, from, to }) => kind === 'fold' && from[1] === to[1])
@@ -56,10 +50,8 @@ export function closedFront(strip: Strip): ClosedFront {
     holes: strip.holes
       .filter(({ at: [x] }) => x >= left && x <= left + width)
       .map(hole => ({ ...hole, at: [subtract(hole.at[0], left), hole.at[1]] as const })),
-    ...(strip.lines.some(isTie) && { bow: across ? ('foot' as const) : ('side' as const) }),
+    ...(strip.lines.some(({ kind }) => kind === 'tie') && {
+      bow: across ? ('foot' as const) : ('side' as const),
+    }),
   }
-}
-
-function isTie({ kind, label }: StripLine): boolean {
-  return kind === 'tie' && label === 'tie'
 }

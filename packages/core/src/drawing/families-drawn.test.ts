@@ -1,5 +1,6 @@
 import { expect } from 'chai'
 import { families } from '../families/registry.js'
+import { roleOfLayer } from '../families/joining.js'
 import { familyFile, planFrom } from '../file/testing/cover-files.js'
 import { sayPlainly } from '../finding/say.js'
 import { add, mm, subtract, toMm, zero, type Length } from '../length/length.js'
@@ -118,9 +119,9 @@ for (const [id, plan] of plans)
         expect(drawing.title).to.contain(joining.seenFrom)
         const words = drawing.marks.flatMap(mark => (mark.kind === 'text' ? [mark.text] : []))
         const said = words.join(' ')
-        for (const { name, piece, face } of joining.layers) {
-          const sided = hasSides(plan.pieces.find(({ id }) => id === piece)?.role)
-          expect(said).to.include(sided ? `${name}, ${face}` : name)
+        for (const layer of joining.layers) {
+          const sided = hasSides(roleOfLayer(layer, plan.pieces))
+          expect(said).to.include(sided ? `${layer.name}, ${layer.face}` : layer.name)
         }
         expect(said.endsWith('table')).to.equal(true)
       }

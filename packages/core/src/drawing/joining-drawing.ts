@@ -1,4 +1,4 @@
-import type { Joining, PiledLayer } from '../families/joining.js'
+import { roleOfLayer, type Joining, type PiledLayer } from '../families/joining.js'
 import { mm, type Length } from '../length/length.js'
 import type { Role } from '../material/role.js'
 import type { Piece } from '../piece/piece.js'
@@ -28,10 +28,11 @@ export function drawJoining(
 ): Drawing {
   const { layers, name, seenFrom } = joining
   const top = (layers.length - 1) * apart
-  const roleOf = ({ piece }: PiledLayer): Role | undefined => pieces.find(({ id }) => id === piece)?.role
   const flip = (x: number) => (mirrored ? wide + lean - x : x)
   const marks = [
-    ...layers.flatMap((layer, index) => drawLayer(layer, roleOf(layer), top - index * apart, flip)),
+    ...layers.flatMap((layer, index) =>
+      drawLayer(layer, roleOfLayer(layer, pieces), top - index * apart, flip),
+    ),
     ...drawStitches(joining, 0, flip),
     line(at(flip(-4), top + deep + 5), at(flip(wide + 4), top + deep + 5), 'object'),
     text(at(flip(wide / 2), top + deep + 8), 'table', { size: 'small' }),
@@ -58,7 +59,7 @@ function drawLayer(
   const side = sided ? `, ${layer.face}` : ''
   const fill = right ? (role ? fillOf(role) : 'object') : 'inside'
   return [
-    ...spans.map(span => sheet(span, y, flip, fill, layer.piece)),
+    ...spans.map(span => sheet(span, y, flip, fill, layer.id)),
     ...(right ? [] : spans.map(span => wrongSide(span, y, flip))),
     ...wrapWords(`${layer.name}${side}`, lettersBeside).map((words, index, { length: lines }) =>
       text(

@@ -110,6 +110,7 @@ const lineStyles: Readonly<Record<StripLine['kind'], LineStyle>> = {
   stitch: 'stitch',
   opening: 'opening',
   tie: 'tie',
+  ribbon: 'tie',
   zip: 'zip',
   binding: 'binding',
   hem: 'hem',

@@ -64,7 +64,7 @@ export function turnOver(strip: Strip): Strip {
   }
 }
 
-/** Ties and loops hang off the edge; they do not fold in with a flap. */
+/** Ties and elastic hang off the edge; they do not fold in with a flap. */
 function hangsFree({ kind, face }: StripLine): boolean {
   return (kind === 'tie' || kind === 'elastic') && face === undefined
 }

@@ -1,4 +1,5 @@
 import { expect } from 'chai'
+import { placePanels } from '../families/strip.js'
 import type { TypedExtra } from '../file/cover-schema.js'
 import {
   codesOf,
@@ -11,7 +12,7 @@ import {
   pieceOf,
   planFrom,
 } from '../file/testing/cover-files.js'
-import { toJsonMm, toMm } from '../length/length.js'
+import { add, mm, subtract, toJsonMm, toMm, zero } from '../length/length.js'
 
 /** The thing is 240 × 160 × 20 mm; its slip-on cover has a seam of 6. */
 const added = (extra: TypedExtra, family = 'slip-cover') => planFrom(familyFile(family, { extras: [extra] }))
@@ -98,6 +99,28 @@ describe('closures by their pieces and notions', () => {
   })
 })
 
+describe('what lies over the outside takes its own width', () => {
+  const printOf = (extras: TypedExtra[]) =>
+    findingOf(planFrom(familyFile('slip-cover', { extras })), 'extras-collide')
+
+  it('of 6 mm for an elastic band, in from the fore-edge to its middle', () => {
+    const { strip, notions } = added({ type: 'elastic-band' })
+    expect(notions.map(({ kind, width }) => [kind, width && toMm(width)])).to.deep.equal([['elastic', 6]])
+    // the label's right edge at the band's middle: over it by half the band, 3, as its shortest way out tells
+    const front = placePanels(strip.panels).findLast(({ side }) => side === 'front')
+    if (!front) throw new Error('No front')
+    const band = add(front.x, subtract(front.width, mm(25)))
+    const x = `${toMm(subtract(subtract(band, mm(76)), strip.cutPieces.find(({ piece }) => piece === 'outer')?.at[0] ?? zero))} mm`
+    const over = printOf([{ type: 'elastic-band' }, { type: 'patch', x }]).data
+    expect(over).to.include({ over: mm(3) })
+  })
+
+  it('of 10 mm for a ribbon wound round', () => {
+    const { notions } = added({ type: 'wrap-ribbon' })
+    expect(notions.map(({ kind, width }) => [kind, width && toMm(width)])).to.deep.equal([['ribbon', 10]])
+  })
+})
+
 describe('what is carried, trimmed and made for devices', () => {
   it('handles: in four or in three, a seam at each end', () => {
     // 12 in is 305 + 12; 4·25, 3·25
@@ -172,7 +195,7 @@ describe('what is carried, trimmed and made for devices', () => {
 describe('where closures begin', () => {
   const tiesOf = (family: string, options: object = {}) =>
     added({ type: 'tie-pair', ...options }, family)
-      .strip.lines.filter(({ kind, label }) => kind === 'tie' && label === 'tie')
+      .strip.lines.filter(({ kind }) => kind === 'tie')
       .map(({ from }) => from.map(toMm))
 
   it('is the middle of the fore-edges of a book, or as high as said', () => {

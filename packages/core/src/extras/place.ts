@@ -37,7 +37,7 @@ export function findGround(
   const { strip } = cover
   const name = piece.id.replaceAll('-', ' ')
   const flap = placePanels(strip.panels).findLast(({ kind }) => kind === 'flap')
-  if (piece.id.startsWith('flap') && flap)
+  if (piece.part === 'flap' && flap)
     return { name, face: 'inside', at: [flap.x, zero], width: flap.width, height: strip.height }
   const face = piece.role === 'outer' ? 'outside' : 'inside'
   const area = [...strip.cutPieces, ...strip.areas, ...strip.shapes].findLast(

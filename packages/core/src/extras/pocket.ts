@@ -116,7 +116,7 @@ export function planPocket(
 /** A line of stitches ¼ in below the mouth tells which side stays open. */
 function mouthLine({ width }: Size, unit: Unit): StripLine {
   const y = customary(1 / 4, unit)
-  return { kind: 'hem', from: [zero, y], to: [width, y], label: 'mouth' }
+  return { kind: 'hem', from: [zero, y], to: [width, y] }
 }
 
 function sizeOn(ground: Ground, { width, height }: PocketOptions, unit: Unit, fixedWidth?: Length): Size {

@@ -33,9 +33,9 @@ export function bookPanels(object: CoveredObject, finished: Length, bulk: Length
   const board = scale(subtract(finished, spine), 1 / 2)
   if (board <= zero) return [{ id: 'body', name: 'body', kind: 'body', width: finished }]
   return [
-    { id: 'back', name: 'back', kind: 'board', width: board },
+    { id: 'back', name: 'back', kind: 'board', side: 'back', width: board },
     { id: 'spine', name: 'spine', kind: 'spine', width: subtract(finished, scale(board, 2)) },
-    { id: 'front', name: 'front', kind: 'board', width: board },
+    { id: 'front', name: 'front', kind: 'board', side: 'front', width: board },
   ]
 }
 

@@ -95,12 +95,16 @@ for (const family of families)
     })
 
     it('joins pieces that it has cut, each joining with a name and a place to look from', () => {
-      const known = new Set([...plan.pieces.map(({ id }) => id), 'zip', 'book'])
+      const known = {
+        piece: new Set(plan.pieces.map(({ id }) => id)),
+        notion: new Set(plan.notions.map(({ id }) => id)),
+        thing: new Set(['thing']),
+      }
       expect(plan.joinings).not.to.have.length(0)
       expect(new Set(plan.joinings.map(({ id }) => id)).size).to.equal(plan.joinings.length)
       for (const { name, seenFrom, layers } of plan.joinings) {
         expect(`${name} ${seenFrom}`).to.match(/\w{3}/)
-        for (const { piece } of layers) expect(known.has(piece), piece).to.equal(true)
+        for (const { what, id } of layers) expect(known[what].has(id), id).to.equal(true)
       }
     })
 

@@ -67,8 +67,8 @@ export function pouchSection(device: Device, stack: Stack, closing: Closing): Se
 /** Two walls side by side: the back, and the front as it is seen. */
 export function wallPanels(width: Length): readonly Panel[] {
   return [
-    { id: 'back', name: 'back', kind: 'wall', width },
-    { id: 'front', name: 'front', kind: 'wall', width },
+    { id: 'back', name: 'back', kind: 'wall', side: 'back', width },
+    { id: 'front', name: 'front', kind: 'wall', side: 'front', width },
   ]
 }
 

@@ -1,9 +1,14 @@
+import type { Role } from '../material/role.js'
+import type { Piece } from '../piece/piece.js'
+
 /** Which side of a piece looks up, as it lies on the table. */
 export type Face = 'right side up' | 'right side down'
 
-/** One piece in a pile that is about to be joined. */
+/** One layer of a pile that is about to be joined: a piece, a notion such as a zip, or the thing itself. */
 export interface PiledLayer {
-  readonly piece: string
+  readonly what: 'piece' | 'notion' | 'thing'
+  /** Of the piece or notion; `thing` for the thing. */
+  readonly id: string
   readonly name: string
   readonly face: Face
   /** Where it lies when it does not cover the pile: a flap at one end, say. */
@@ -29,5 +34,19 @@ export function piled(
   place?: PiledLayer['place'],
   name = piece.replaceAll('-', ' '),
 ): PiledLayer {
-  return { piece, name, face, ...(place && { place }) }
+  return { what: 'piece', id: piece, name, face, ...(place && { place }) }
+}
+
+export function piledNotion(id: string, name: string, face: Face, place?: PiledLayer['place']): PiledLayer {
+  return { what: 'notion', id, name, face, ...(place && { place }) }
+}
+
+/** The book that is covered, lying in the pile. */
+export function piledThing(name: string, place?: PiledLayer['place']): PiledLayer {
+  return { what: 'thing', id: 'thing', name, face: 'right side up', ...(place && { place }) }
+}
+
+/** What a layer is cut from; undefined for a notion and for the thing. */
+export function roleOfLayer({ what, id }: PiledLayer, pieces: readonly Piece[]): Role | undefined {
+  return what === 'piece' ? pieces.find(piece => piece.id === id)?.role : undefined
 }

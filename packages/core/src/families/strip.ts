@@ -6,13 +6,28 @@ export interface Panel {
   readonly name: string
   readonly kind: 'flap' | 'board' | 'spine' | 'gap' | 'wall' | 'body' | 'fore-edge'
   readonly width: Length
+  /** On which side of the closed thing it lies, where it is one of two. */
+  readonly side?: 'back' | 'front'
   /** Planned, but best set on the thing itself. */
   readonly measureFirst?: boolean
 }
 
 /** How a line is made, which decides how it is drawn. */
 export type StripLineKind =
-  'fold' | 'seam' | 'stitch' | 'opening' | 'tie' | 'zip' | 'binding' | 'hem' | 'quilting' | 'elastic' | 'slit'
+  | 'fold'
+  | 'seam'
+  | 'stitch'
+  | 'opening'
+  /** One end of a bow. */
+  | 'tie'
+  /** A ribbon that is laid on, hangs or is wound round. */
+  | 'ribbon'
+  | 'zip'
+  | 'binding'
+  | 'hem'
+  | 'quilting'
+  | 'elastic'
+  | 'slit'
 
 /** Which side of the cover something lies on. */
 export type Face = 'outside' | 'inside'
@@ -24,7 +39,6 @@ export interface StripLine {
   readonly kind: StripLineKind
   readonly from: StripPoint
   readonly to: StripPoint
-  readonly label?: string
   /** Seen from one side only; from both where it is left out. */
   readonly face?: Face
 }

@@ -17,7 +17,7 @@ export interface FlapCutting {
 export function flapPieces({ style, depth, seam, grid }: FlapCutting, outerHeight: Side): readonly Piece[] {
   const height = sideRoundedUp(becauseOfCut('outer’s cut height', outerHeight), grid)
   const flap = (id: string, role: 'outer' | 'lining', reasons: readonly Reason[]): Piece => {
-    return { id, role, count: 2, width: sideRoundedUp(reasons, grid), height }
+    return { id, role, part: 'flap', count: 2, width: sideRoundedUp(reasons, grid), height }
   }
   if (style === 'folded')
     return [flap('flap', 'outer', [...twice('flap depth', depth), ...twice('seam', seam)])]
@@ -27,7 +27,7 @@ export function flapPieces({ style, depth, seam, grid }: FlapCutting, outerHeigh
 
 /** How deep a flap comes out when its cut is rounded: what folds back inside the board. */
 export function flapAsCut(pieces: readonly Piece[], { style, seam }: FlapCutting): Length {
-  const piece = pieces.find(({ id }) => id === 'flap' || id === 'flap-outer')
+  const piece = pieces.find(({ part, role }) => part === 'flap' && role === 'outer')
   if (!piece) return 0 as Length
   const panel = style === 'folded' ? scale(piece.width.cut, 1 / 2) : piece.width.cut
   return (panel - seam * (style === 'folded' ? 1 : 2)) as Length

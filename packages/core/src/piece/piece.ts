@@ -6,6 +6,8 @@ import type { Side } from './side.js'
 export interface Piece {
   readonly id: string
   readonly role: Role
+  /** What of the cover it becomes, where that is a panel of its own. */
+  readonly part?: 'flap'
   readonly count: number
   readonly width: Side
   readonly height: Side

@@ -43,11 +43,17 @@ export const bookmark = defineExtra<BookmarkOptions>({
     const spine = placePanels(cover.strip.panels).find(({ kind }) => kind === 'spine' || kind === 'body')
     const x = spine ? add(spine.x, scale(spine.width, 1 / 2)) : zero
     return extraPlan({
-      notions: [{ id: 'bookmark', count: 1, length: sideRoundedUp(reasons, grid), measureFirst: false }],
-      notes: [{ label: 'from the left edge', length: x }],
-      lines: [
-        { kind: 'tie', from: [x, zero], to: [x, cover.strip.height], face: 'inside', label: 'bookmark' },
+      notions: [
+        {
+          id: 'bookmark',
+          kind: 'ribbon',
+          count: 1,
+          length: sideRoundedUp(reasons, grid),
+          measureFirst: false,
+        },
       ],
+      notes: [{ label: 'from the left edge', length: x }],
+      lines: [{ kind: 'ribbon', from: [x, zero], to: [x, cover.strip.height], face: 'inside' }],
     })
   },
 })

@@ -10,6 +10,9 @@ import { defineExtra, extraPlan } from '../contract.js'
 import { type Place, fixedPlace } from '../place-keys.js'
 import { placeOptions } from '../place.js'
 
+/** As wide as is usual. */
+const width = mm(6)
+
 interface ElasticBandOptions extends Place {
   readonly fromEdge?: Length | undefined
 }
@@ -51,14 +54,12 @@ export const elasticBand = defineExtra<ElasticBandOptions>({
     const x = subtract(edge, options.fromEdge ?? customary(1, unit))
     return extraPlan({
       notes: [{ label: 'in from the fore-edge', length: options.fromEdge ?? customary(1, unit) }],
-      notions: [{ id: 'elastic', count: 1, length, measureFirst: true }],
-      lines: [
-        { kind: 'elastic', from: [x, zero], to: [x, cover.strip.height], face: 'outside', label: 'elastic' },
-      ],
+      notions: [{ id: 'elastic', kind: 'elastic', count: 1, length, width, measureFirst: true }],
+      lines: [{ kind: 'elastic', from: [x, zero], to: [x, cover.strip.height], face: 'outside' }],
       footprints: [
         {
-          at: [subtract(x, mm(3)), zero],
-          width: mm(6),
+          at: [subtract(x, scale(width, 1 / 2)), zero],
+          width,
           height: cover.strip.height,
           face: 'outside',
           crossesFolds: true,

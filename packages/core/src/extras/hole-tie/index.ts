@@ -45,6 +45,7 @@ export const holeTie = defineExtra<HoleTieOptions>({
       notions: [
         {
           id: 'ribbon',
+          kind: 'ribbon',
           count: 1,
           length: sideRoundedUp(times(4, 'four times the tail', tail), grid),
           measureFirst: false,
@@ -60,7 +61,6 @@ export const holeTie = defineExtra<HoleTieOptions>({
         kind: 'tie' as const,
         from: offEnd(end, negate(inset)),
         to: offEnd(end, customary(2, unit)),
-        label: 'tie',
       })),
       footprints: holes.map(({ at }) => groundAround(at, diameter)),
     })

@@ -68,8 +68,8 @@ export const loopButton = defineExtra<LoopButtonOptions>({
     )
     return extraPlan({
       notions: [
-        { id: 'cord', count: 1, length, measureFirst: false },
-        { id: 'button', count: 1, measureFirst: true },
+        { id: 'cord', kind: 'cord', count: 1, length, measureFirst: false },
+        { id: 'button', kind: 'button', count: 1, measureFirst: true },
       ],
       ...drawn(job, { reach, button, thickness }),
       notes: [

@@ -48,7 +48,7 @@ export const magnets = defineExtra<MagnetsOptions>({
       diameter,
     }))
     return extraPlan({
-      notions: [{ id: 'magnet', count: 2, measureFirst: false }],
+      notions: [{ id: 'magnet', kind: 'magnet', count: 2, measureFirst: false }],
       holes,
       notes: [
         { label: 'magnets across', length: diameter },

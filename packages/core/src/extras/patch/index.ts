@@ -68,7 +68,7 @@ export const patch = defineExtra<PatchOptions>({
 
 /** Where nobody says where it goes, the middle of the front. */
 function usualGround({ cover, options }: ExtraJob<PatchOptions>, ground: Ground): Ground {
-  const front = placePanels(cover.strip.panels).findLast(({ id }) => id === 'front')
+  const front = placePanels(cover.strip.panels).findLast(({ side }) => side === 'front')
   if (options.x !== undefined || options.on !== undefined || !front) return ground
   return { ...ground, at: [front.x, ground.at[1]], width: front.width }
 }

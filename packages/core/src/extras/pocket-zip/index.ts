@@ -48,7 +48,7 @@ function makeZip({ unit, grid }: ExtraJob<PocketOptions>, { width, height }: Siz
   )
   return {
     pieces: [part('low', 2 / 3), part('high', 1 / 3)],
-    notions: [{ id: 'pocket-zip-zip', count: 1, length, measureFirst: false }],
+    notions: [{ id: 'pocket-zip-zip', kind: 'zip' as const, count: 1, length, measureFirst: false }],
     lines: [zip],
   }
 }

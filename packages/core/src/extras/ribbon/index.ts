@@ -27,14 +27,13 @@ export const ribbon = defineExtra<Place>({
       notions: [
         {
           id: 'trim-ribbon',
+          kind: 'ribbon',
           count: outer.count,
           length: sideRoundedUp(becauseOfCut('outer’s cut width', outer.width), grid),
           measureFirst: false,
         },
       ],
-      lines: [
-        { kind: 'tie', from: [zero, y], to: [totalWidth(strip.panels), y], face: 'outside', label: 'ribbon' },
-      ],
+      lines: [{ kind: 'ribbon', from: [zero, y], to: [totalWidth(strip.panels), y], face: 'outside' }],
     })
   },
 })

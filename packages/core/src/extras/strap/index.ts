@@ -72,6 +72,7 @@ export const strap = defineExtra<StrapOptions>({
       notions: [
         {
           id: 'hook-and-loop',
+          kind: 'hook-and-loop',
           count: 1,
           length: sideRoundedUp(because('as usual', customary(2, unit)), grid),
           measureFirst: true,

@@ -71,7 +71,7 @@ export const tabSnap = defineExtra<TabSnapOptions>({
     ]
     return extraPlan({
       pieces,
-      notions: [{ id: 'snap', count: 1, measureFirst: true }],
+      notions: [{ id: 'snap', kind: 'snap', count: 1, measureFirst: true }],
       ...drawn(job, width, length),
       notes: [
         { label: 'tab finished', length },

@@ -59,7 +59,6 @@ export const tiePair = defineExtra<TiePairOptions>({
         kind: 'tie',
         from: end.at,
         to: offEnd(end, shown(job, length)),
-        label: 'tie',
       })),
       footprints: ends.map(({ at }) => ({ ...groundAround(at, customary(1 / 2, unit)), atEdge: true })),
       findings: findingWhen(length < needs, 'extra-too-short', job.about, {
@@ -75,7 +74,7 @@ export const tiePair = defineExtra<TiePairOptions>({
 function cutTies(job: ExtraJob<TiePairOptions>) {
   const length = sideRoundedUp(lengthReasons(job), job.grid)
   if (job.options.cutFrom !== 'cloth')
-    return { notions: [{ id: 'ribbon', count: 2, length, measureFirst: false }] }
+    return { notions: [{ id: 'ribbon', kind: 'ribbon' as const, count: 2, length, measureFirst: false }] }
   const width = sideRoundedUp(because('a strip folded in four', customary(3, job.unit)), job.grid)
   return { pieces: [{ id: 'tie-pair', role: 'outer' as const, count: 2, width: length, height: width }] }
 }

@@ -10,6 +10,9 @@ import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
 
+/** As wide as is usual. */
+const width = mm(10)
+
 interface WrapRibbonOptions extends Place {
   readonly length?: Length | undefined
 }
@@ -47,18 +50,23 @@ export const wrapRibbon = defineExtra<WrapRibbonOptions>({
       options.y === undefined ? scale(cover.strip.height, 1 / 2) : subtract(cover.strip.height, options.y)
     return extraPlan({
       notes: [{ label: 'middle from the lower edge', length: subtract(cover.strip.height, y) }],
-      notions: [{ id: 'wrap-ribbon', count: 1, length, measureFirst: false }],
+      notions: [{ id: 'wrap-ribbon', kind: 'ribbon', count: 1, length, width, measureFirst: false }],
       lines: [
         {
-          kind: 'tie',
+          kind: 'ribbon',
           from: [zero, y],
           to: [add(total, scale(total, 0.06)), y],
           face: 'outside',
-          label: 'ribbon',
         },
       ],
       footprints: [
-        { at: [zero, subtract(y, mm(5))], width: total, height: mm(10), face: 'outside', crossesFolds: true },
+        {
+          at: [zero, subtract(y, scale(width, 1 / 2))],
+          width: total,
+          height: width,
+          face: 'outside',
+          crossesFolds: true,
+        },
       ],
       findings: findingWhen(length.exact < girth, 'extra-too-short', about, {
         extra: 'The ribbon',

@@ -30,7 +30,7 @@ export const zipGuard = defineExtra<ZipGuardOptions>({
       ...placeOptions(unit),
     }),
   plan: ({ cover, unit, grid, options }) => {
-    const zip = cover.notions.find(({ id }) => id === 'zip')?.length
+    const zip = cover.notions.find(({ kind }) => kind === 'zip')?.length
     if (!zip) return extraPlan({})
     return extraPlan({
       notes: [{ label: 'along the zip', length: zip.cut }],

@@ -67,7 +67,7 @@ function layElastic({ unit, grid }: AnyJob, made: BoardCase, bands: number, left
         return { kind: 'elastic', from: [columns[index] ?? x, y], to: [x, y], face: 'outside' }
       }),
     ],
-    notions: [{ id: 'cord', count: 1, length, measureFirst: true }],
+    notions: [{ id: 'cord', kind: 'cord', count: 1, length, measureFirst: true }],
   }
 }
 

@@ -19,11 +19,11 @@ import type { BoardCoverOptions, ResolvedOptions } from './options.js'
 
 export function casePanels({ boardWidth, spineWidth, gap }: BoardCase): readonly Panel[] {
   return [
-    { id: 'back', name: 'back', kind: 'board', width: boardWidth.cut },
+    { id: 'back', name: 'back', kind: 'board', side: 'back', width: boardWidth.cut },
     { id: 'back-gap', name: 'gap', kind: 'gap', width: gap },
     { id: 'spine', name: 'spine', kind: 'spine', width: spineWidth.cut },
     { id: 'front-gap', name: 'gap', kind: 'gap', width: gap },
-    { id: 'front', name: 'front', kind: 'board', width: boardWidth.cut },
+    { id: 'front', name: 'front', kind: 'board', side: 'front', width: boardWidth.cut },
   ]
 }
 

@@ -116,7 +116,7 @@ function layStrip(job: Job<FoldCaseOptions>, body: Body, pieces: readonly Piece[
       level('seam', zero, zero, width),
       level('seam', high, zero, width),
       ...(low ? [level('zip', subtract(half, low.height.cut), zero, width, 'outside')] : []),
-      { kind: 'opening', from: [zero, from], to: [zero, add(from, opening)], label: 'turning opening' },
+      { kind: 'opening', from: [zero, from], to: [zero, add(from, opening)] },
     ],
     shapes,
   }

@@ -59,6 +59,7 @@ export function notionsFor(
   return [
     {
       id: 'zip',
+      kind: 'zip',
       count: 1,
       length: sideRoundedUp(
         [...across, ...because('longer than the case is wide', customary(2, unit))],
@@ -66,6 +67,6 @@ export function notionsFor(
       ),
       measureFirst: false,
     },
-    { id: 'zip-ribbon', count: 2, length: sideRoundedUp(across, grid), measureFirst: false },
+    { id: 'zip-ribbon', kind: 'ribbon', count: 2, length: sideRoundedUp(across, grid), measureFirst: false },
   ]
 }

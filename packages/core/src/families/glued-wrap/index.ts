@@ -4,7 +4,7 @@ import { standOff } from '../../material/stand-off.js'
 import { wrappedBookReadings } from '../../object/required.js'
 import { bookSection } from '../book.js'
 import { defineFamily } from '../contract.js'
-import { piled, type Joining } from '../joining.js'
+import { piled, piledThing, type Joining } from '../joining.js'
 import { plyOf } from '../section.js'
 import { outerOf } from '../../material/layer.js'
 import { options, resolveOptions, type GluedWrapOptions } from './options.js'
@@ -50,10 +50,7 @@ function joinings(pastedown: boolean): readonly Joining[] {
     {
       id: 'glue-spine-and-boards',
       name: 'Spine first, then each board, smoothed outwards from it',
-      layers: [
-        piled('outer', 'right side down'),
-        piled('book', 'right side up', 'middle', 'the book, on its spine'),
-      ],
+      layers: [piled('outer', 'right side down'), piledThing('the book, on its spine', 'middle')],
       edges: [],
       how: 'glue',
       seenFrom: 'the wrong side of the cloth',
@@ -62,7 +59,7 @@ function joinings(pastedown: boolean): readonly Joining[] {
       id: 'turn-in',
       name: 'Corners, then edges, with the board half shut; the tongues behind the spine',
       layers: [
-        piled('book', 'right side up', 'middle', 'the board, inside up'),
+        piledThing('the board, inside up', 'middle'),
         piled('outer', 'right side up', 'both ends', 'the turn-ins'),
       ],
       edges: ['left', 'right', 'top', 'bottom'],
@@ -75,7 +72,7 @@ function joinings(pastedown: boolean): readonly Joining[] {
             id: 'pastedowns',
             name: 'A pastedown over the turn-ins of each board',
             layers: [
-              piled('book', 'right side up', undefined, 'the board, inside up'),
+              piledThing('the board, inside up'),
               piled('outer', 'right side up', 'both ends', 'the turn-ins'),
               piled('pastedown', 'right side up', 'middle'),
             ],

@@ -57,5 +57,7 @@ const gramsPerSquareMetre = 120
 export function glueFor([outer]: readonly Piece[]): readonly Notion[] {
   if (!outer) return []
   const area = (toMm(outer.width.cut) * toMm(outer.height.cut)) / 1e6
-  return [{ id: 'glue', count: 1, measureFirst: false, grams: Math.ceil(area * gramsPerSquareMetre) }]
+  return [
+    { id: 'glue', kind: 'glue', count: 1, measureFirst: false, grams: Math.ceil(area * gramsPerSquareMetre) },
+  ]
 }

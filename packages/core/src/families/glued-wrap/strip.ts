@@ -72,11 +72,11 @@ function panelsOf(
   const hinge = (side: string): readonly Panel[] =>
     hingeGroove > zero ? [{ id: `${side}-hinge`, name: 'hinge', kind: 'gap', width: hingeGroove }] : []
   return [
-    { id: 'back', name: 'back', kind: 'board', width: board },
+    { id: 'back', name: 'back', kind: 'board', side: 'back', width: board },
     ...hinge('back'),
     { id: 'spine', name: 'spine', kind: 'spine', width: spine },
     ...hinge('front'),
-    { id: 'front', name: 'front', kind: 'board', width: board },
+    { id: 'front', name: 'front', kind: 'board', side: 'front', width: board },
   ]
 }
 

@@ -32,7 +32,7 @@ export function layStrip(
   ]
   const high = fitHeight.finished
   const edge = add(job.seam, body.turnedEdge)
-  const inner = pieces.filter(({ id, trimTo }) => (id === 'interfacing' || id === 'padding') && !trimTo)
+  const inner = pieces.filter(({ role, trimTo }) => (role === 'interfacing' || role === 'padding') && !trimTo)
   return {
     ...plainStrip(panels, high),
     cutPieces: [
@@ -70,5 +70,5 @@ function openingLine(
   if (length <= zero) return []
   const from = add(flap, scale(subtract(fitWidth.finished, length), 1 / 2))
   const y = fitHeight.finished
-  return [{ kind: 'opening', from: [from, y], to: [add(from, length), y], label: 'turning opening' }]
+  return [{ kind: 'opening', from: [from, y], to: [add(from, length), y] }]
 }

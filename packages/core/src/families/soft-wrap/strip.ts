@@ -25,9 +25,9 @@ export function layStrip(
   const [outer] = pieces
   const high = outer?.height.cut ?? zero
   const panels: readonly Panel[] = [
-    { id: 'back', name: 'back', kind: 'board', width: face },
+    { id: 'back', name: 'back', kind: 'board', side: 'back', width: face },
     { id: 'spine', name: 'spine', kind: 'spine', width: options.spineWidth },
-    { id: 'front', name: 'front', kind: 'board', width: face },
+    { id: 'front', name: 'front', kind: 'board', side: 'front', width: face },
     { id: 'fore-edge', name: 'fore-edge', kind: 'fore-edge', width: options.spineWidth },
     { id: 'flap', name: 'flap', kind: 'flap', width: options.flap },
   ]

@@ -32,7 +32,7 @@ export function layStrip(
   const total = totalWidth(panels)
   const single = construction === 'single'
   const out = single ? { x: endHem, y: turnIn } : { x: edge, y: edge }
-  const inner = pieces.filter(({ id, trimTo }) => (id === 'interfacing' || id === 'padding') && !trimTo)
+  const inner = pieces.filter(({ role, trimTo }) => (role === 'interfacing' || role === 'padding') && !trimTo)
   const folds = placePanels(panels)
     .slice(1)
     .map(({ x }) => upright('fold', x, high))
@@ -63,6 +63,6 @@ function turnedLines(total: Length, high: Length): readonly StripLine[] {
     upright('stitch', total, high),
     level('stitch', zero, zero, total),
     level('stitch', high, zero, total),
-    { kind: 'opening', from: [third, high], to: [subtract(total, third), high], label: 'turning opening' },
+    { kind: 'opening', from: [third, high], to: [subtract(total, third), high] },
   ]
 }

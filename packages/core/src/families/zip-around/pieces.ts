@@ -102,12 +102,14 @@ export function notionsFor(
   return [
     {
       id: 'zip',
+      kind: 'zip',
       count: 1,
       length: sideRoundedUp([...halfRun.reasons, ...because('to spare', customary(3, unit))], grid),
       measureFirst: false,
     },
     {
       id: 'piping-cord',
+      kind: 'cord',
       count: 1,
       length: long('seam line, all round', perimeter, customary(2, unit)),
       measureFirst: false,

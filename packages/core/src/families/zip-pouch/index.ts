@@ -4,7 +4,7 @@ import { add, scale, shortest, subtract, zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { defineFamily, type Job } from '../contract.js'
 import { deviceEase, deviceOf, deviceReadings, pouchSection, wallCuts, wallPanels } from '../device.js'
-import { piled, type Joining } from '../joining.js'
+import { piled, piledNotion, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
 import { centred, level, plainStrip, upright, type Strip } from '../strip.js'
 import type { Piece } from '../../piece/piece.js'
@@ -125,7 +125,7 @@ function joinings(pieces: readonly Piece[]): readonly Joining[] {
       name: 'Zip between outer and lining, along the top of each wall',
       layers: [
         piled('outer', 'right side up'),
-        piled('zip', 'right side down', 'top', 'zip, teeth to the outer'),
+        piledNotion('zip', 'zip, teeth to the outer', 'right side down', 'top'),
         ...lining,
       ],
       edges: ['top'],

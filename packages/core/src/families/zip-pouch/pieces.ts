@@ -39,5 +39,5 @@ export function zipFor(
     [...becauseOfCut('wall’s cut width', width), ...because('longer than the mouth', zipExtra)],
     grid,
   )
-  return { id: 'zip', count: 1, length, measureFirst: false }
+  return { id: 'zip', kind: 'zip', count: 1, length, measureFirst: false }
 }

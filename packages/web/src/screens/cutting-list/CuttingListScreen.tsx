@@ -88,13 +88,18 @@ function CuttingList({ id, file }: { readonly id: string; readonly file: CoverFi
         <section className="keep-together mt-6">
           <h2 className="text-lg font-semibold">Notions</h2>
           <ul>
-            {plan.notions.map(({ id, count, length, grams }) => (
+            {plan.notions.map(({ id, count, length, width, grams }) => (
               <li key={id}>
                 ☐ {count} × {namePiece(id)}
                 {grams !== undefined && `, ${grams} g a coat`}
                 {length && (
                   <>
                     , <Length value={length.cut} unit={unit} /> each
+                  </>
+                )}
+                {width !== undefined && (
+                  <>
+                    , <Length value={width} unit={unit} finest={16} /> wide
                   </>
                 )}
               </li>

@@ -1,7 +1,7 @@
 import {
   mm,
-  notionKinds,
   roles,
+  stashNotionKinds,
   weaves,
   type MaterialBody,
   type MaterialRow,
@@ -135,7 +135,7 @@ function Properties({ row, draft, unit }: PropertiesProps) {
         <SelectField
           label="Kept as"
           value={stock.notion ?? ''}
-          choices={{ '': 'something to cut from', ...named(notionKinds) }}
+          choices={{ '': 'something to cut from', ...named(stashNotionKinds) }}
           onChange={notion => changeStock('notion', notion)}
         />
         <SelectField

@@ -1,11 +1,10 @@
 import {
-  kindOfNotion,
   mm,
   needNotions,
   readLength,
   weighNotions,
   type MaterialRow,
-  type NotionKind,
+  type StashNotionKind,
   type NotionStock,
   type StashPieceRow,
   type Unit,
@@ -60,12 +59,12 @@ function Missing({ balance: { missingCount, missingLength }, unit }: MissingProp
 }
 
 function stockOf(
-  kind: NotionKind,
+  kind: StashNotionKind,
   materials: readonly MaterialRow[],
   pieces: readonly StashPieceRow[],
 ): readonly NotionStock[] {
   return materials
-    .filter(row => row.stock.notion === kind || kindOfNotion(row.stock.notion ?? '') === kind)
+    .filter(row => row.stock.notion === kind)
     .flatMap(row =>
       pieces
         .filter(({ materialId, state }) => materialId === row.id && state === 'free')

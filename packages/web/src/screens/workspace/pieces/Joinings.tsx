@@ -1,4 +1,4 @@
-import { drawJoining, hasSides, type Joining, type Plan, type Unit } from '@snowdrift/core'
+import { drawJoining, hasSides, roleOfLayer, type Joining, type Plan, type Unit } from '@snowdrift/core'
 import { useMemo, useState } from 'react'
 import { Amounts } from '../../../parts/Amounts'
 import { Toggle } from '../../../parts/Toggle'
@@ -54,8 +54,8 @@ function JoiningPicture({ joining, plan, mirrored }: JoiningPictureProps) {
 
 /** The pile in words, from the table upwards. */
 function sentenceOf({ layers, opening }: Joining, { pieces }: Plan): string {
-  const sideOf = ({ piece, face }: Joining['layers'][number]) =>
-    hasSides(pieces.find(({ id }) => id === piece)?.role) ? ` ${face}` : ''
+  const sideOf = (layer: Joining['layers'][number]) =>
+    hasSides(roleOfLayer(layer, pieces)) ? ` ${layer.face}` : ''
   const pile = layers.map(layer => layer.name + sideOf(layer)).join(', then ')
   return `From the table up: ${pile}.${opening ? ' Leave the marked gap open to turn it.' : ''}`
 }

@@ -103,7 +103,7 @@ function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit 
 }
 
 function NotionRow({ notion, unit }: { readonly notion: Notion; readonly unit: Unit }) {
-  const { id, count, length, measureFirst, grams } = notion
+  const { id, count, length, width, measureFirst, grams } = notion
   return (
     <li className="py-2.5 pl-2">
       <details>
@@ -120,6 +120,11 @@ function NotionRow({ notion, unit }: { readonly notion: Notion; readonly unit: U
         </summary>
         <div className="mt-2 pb-2 pl-11">
           {length && <ReasonSum name="Length" side={length} unit={unit} />}
+          {width !== undefined && (
+            <p className="text-sm">
+              Width <Length value={width} unit={unit} finest={16} />
+            </p>
+          )}
           {measureFirst && <p className="text-sm text-soft">Measure it off the made thing first.</p>}
         </div>
       </details>
