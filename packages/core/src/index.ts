@@ -1,8 +1,34 @@
-export type { CoverBody, MaterialBody, SettingsBody, ThingBody } from './api/bodies.js'
-export { readCoverBody, readMaterialBody, readSettingsBody, readThingBody } from './api/bodies.js'
+export { bodyOf, type BodyOf, type ColumnKind, type Columns, type RowOf } from './api/columns.js'
 export type { Problem } from './api/problem.js'
-export type { CoverRow, MaterialRow, Page, SettingsRow, ThingRow } from './api/rows.js'
-export { coverRow, materialRow, settingsRow, thingRow } from './api/rows.js'
+export {
+  coverColumns,
+  coverRow,
+  materialColumns,
+  materialRow,
+  readCoverBody,
+  readMaterialBody,
+  readThingBody,
+  thingColumns,
+  thingRow,
+  type CoverBody,
+  type CoverRow,
+  type MaterialBody,
+  type MaterialRow,
+  type Page,
+  type ThingBody,
+  type ThingRow,
+} from './api/rows.js'
+export {
+  initialSettings,
+  readSettingsBody,
+  settingFields,
+  settingsInUnit,
+  settingsOf,
+  settingsRow,
+  type SettingField,
+  type SettingsBody,
+  type SettingsRow,
+} from './api/settings.js'
 export {
   guessColumns,
   stashColumns,
@@ -11,6 +37,7 @@ export {
   type StashColumn,
 } from './api/stash-table.js'
 export {
+  cuttingColumns,
   cuttingRow,
   readCuttingBody,
   type CuttingBody,
@@ -23,6 +50,7 @@ export {
   readStashPieceBody,
   sizeOfStashPiece,
   stashEventRow,
+  stashPieceColumns,
   stashPieceRow,
   weaves,
   type PieceSource,

@@ -1,7 +1,6 @@
 import { z } from 'zod'
-import type { ReadResult } from '../file/read-cover.js'
-import { describeSchemaIssues } from '../file/schema-issues.js'
 import { typedLength } from '../length/length-input.js'
+import { anyUnit, bodyReader, rowSchema, typedColumn, type RowOf } from './columns.js'
 
 /** How one material of a cutting is laid out: from which row of the stash, from which of its pieces, what is pinned. */
 const sourceSchema = z.strictObject({
@@ -42,18 +41,9 @@ const bodySchema = z.strictObject({
 /** How one cover, or several together, are laid out and cut. */
 export type CuttingBody = z.infer<typeof bodySchema>
 
-export const cuttingRow = z.strictObject({
-  id: z.uuid(),
-  version: z.int().min(1),
-  updatedAt: z.iso.datetime(),
-  plan: bodySchema,
-})
-export type CuttingRow = z.infer<typeof cuttingRow>
+export const cuttingColumns = { plan: typedColumn('json', bodySchema) }
+export const cuttingRow = rowSchema(cuttingColumns)
+export type CuttingRow = RowOf<typeof cuttingColumns>
 
 /** Reads a cutting as the browser sends it: `{ plan }`. */
-export function readCuttingBody(input: unknown): ReadResult<{ readonly plan: CuttingBody }> {
-  const parsed = z.strictObject({ plan: bodySchema }).safeParse(input)
-  return parsed.success
-    ? { ok: true, value: parsed.data }
-    : { ok: false, issues: describeSchemaIssues(parsed.error, input) }
-}
+export const readCuttingBody = bodyReader(cuttingColumns, anyUnit)

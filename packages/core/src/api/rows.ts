@@ -1,54 +1,77 @@
 import { z } from 'zod'
-import { units } from '../length/unit.js'
 import type { CoverFile, TypedObject } from '../file/cover-schema.js'
-import type { Stock } from './stash.js'
+import { materialShape } from '../file/layer-schema.js'
+import { objectSchema } from '../file/object-schema.js'
 import type { TypedMaterial } from '../file/typical-materials.js'
-
-const stored = {
-  id: z.uuid(),
-  version: z.int().min(1),
-  updatedAt: z.iso.datetime(),
-}
+import { readUnfinished } from '../file/unfinished.js'
+import { units, type Unit } from '../length/unit.js'
+import { asTyped } from './as-typed.js'
+import {
+  anyUnit,
+  bodyReader,
+  issuesAt,
+  ourColumn,
+  ownUnit,
+  rowSchema,
+  typedColumn,
+  type BodyOf,
+  type RowOf,
+} from './columns.js'
+import { onceFor } from './once-for.js'
+import { stockSchema, type Stock } from './stash.js'
 
 /** A measured thing on the shelf. Its bare readings are in `unit`. */
-export const thingRow = z.strictObject({
-  ...stored,
-  name: z.string(),
-  unit: z.enum(units),
-  object: z.custom<TypedObject>(isRecord),
-})
-export type ThingRow = z.infer<typeof thingRow>
+export const thingColumns = {
+  name: typedColumn('text', z.string(), () => z.string().trim().min(1).max(120)),
+  unit: typedColumn('text', z.enum(units)),
+  object: typedColumn('json', z.custom<TypedObject>(isRecord), unit => asTyped(objectSchema(unit))),
+}
+export const thingRow = rowSchema(thingColumns)
+export type ThingRow = RowOf<typeof thingColumns>
+export type ThingBody = BodyOf<typeof thingColumns>
+
+/** Reads a thing as the browser sends it. What it says is kept as typed once it has been found readable. */
+export const readThingBody = bodyReader(thingColumns, ownUnit)
+
+/** A cover file that may still be worked on: readings may be missing or stand as nobody can read them. */
+const draftOfCover = z
+  .unknown()
+  .superRefine((file, context) => {
+    issuesAt(context, readUnfinished(file).faults)
+  })
+  .transform(file => file as CoverFile)
 
 /** A cover: its whole file, and the thing it was begun for, if that is still on the shelf. */
-export const coverRow = z.strictObject({
-  ...stored,
-  thingId: z.uuid().nullable(),
-  file: z.custom<CoverFile>(isRecord),
-})
-export type CoverRow = z.infer<typeof coverRow>
+export const coverColumns = {
+  thingId: typedColumn('uuid', z.uuid().nullable(), () => z.uuid().nullable().default(null)),
+  file: typedColumn('json', z.custom<CoverFile>(isRecord), () => draftOfCover),
+}
+export const coverRow = rowSchema(coverColumns)
+export type CoverRow = RowOf<typeof coverColumns>
+export type CoverBody = BodyOf<typeof coverColumns>
+
+/** Reads a cover as the browser sends it: a draft will do. */
+export const readCoverBody = bodyReader(coverColumns, anyUnit)
+
+const materialSchema = onceFor((unit: Unit) => z.strictObject(materialShape(unit)))
 
 /** A material of the workshop. Its bare lengths are in `unit`. */
-export const materialRow = z.strictObject({
-  ...stored,
-  unit: z.enum(units),
-  swatch: z.string(),
-  material: z.custom<TypedMaterial>(isRecord),
-  stock: z.custom<Stock>(isRecord),
+export const materialColumns = {
+  unit: typedColumn('text', z.enum(units)),
+  swatch: typedColumn('text', z.string(), () =>
+    z.string().regex(/^#[0-9a-f]{6}$/i, 'A swatch is a colour such as #8fa3b0.'),
+  ),
+  material: typedColumn('json', z.custom<TypedMaterial>(isRecord), unit => asTyped(materialSchema(unit))),
+  /** What the stash knows beside its properties. */
+  stock: typedColumn('json', z.custom<Stock>(isRecord), unit => asTyped(stockSchema(unit)).default({})),
   /** Counts up with each new picture; 0 for none. */
-  picture: z.int().min(0),
-})
-export type MaterialRow = z.infer<typeof materialRow>
+  picture: ourColumn('count', z.int().min(0)),
+}
+export const materialRow = rowSchema(materialColumns)
+export type MaterialRow = RowOf<typeof materialColumns>
+export type MaterialBody = BodyOf<typeof materialColumns>
 
-export const settingsRow = z.strictObject({
-  version: z.int().min(1),
-  unit: z.enum(units),
-  grid: z.string().nullable(),
-  tapeDivision: z.string().nullable(),
-  seam: z.string().nullable(),
-  /** What prices are in, as the maker writes it; empty where nobody said. */
-  currency: z.string(),
-})
-export type SettingsRow = z.infer<typeof settingsRow>
+export const readMaterialBody = bodyReader(materialColumns, ownUnit)
 
 /** One page of a list, newest change first; `next` is the cursor of the page behind it, null on the last. */
 export interface Page<Row> {

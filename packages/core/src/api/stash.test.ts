@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import { inches, mm } from '../length/length.js'
-import { readMaterialBody } from './bodies.js'
+import { readMaterialBody } from './rows.js'
 import { readCuttingBody } from './cuttings.js'
 import { readStashPieceBody, sizeOfStashPiece } from './stash.js'
 

@@ -1,9 +1,9 @@
 import { z } from 'zod'
-import type { Issue } from '../file/issue.js'
 import type { ReadResult } from '../file/read-cover.js'
-import { describeSchemaIssues } from '../file/schema-issues.js'
-import { lengthInput, typedLength, type TypedLength } from '../length/length-input.js'
+import { lengthInput, typedLength } from '../length/length-input.js'
 import { mm, type Length } from '../length/length.js'
+import { asTyped } from './as-typed.js'
+import { bodyReaderIn, ourColumn, rowSchema, typedColumn, type BodyOf, type RowOf } from './columns.js'
 import { onceFor } from './once-for.js'
 import type { Unit } from '../length/unit.js'
 import { stashNotionKinds } from '../piece/notion.js'
@@ -32,72 +32,41 @@ export type Stock = z.input<ReturnType<typeof stockSchema>>
 export const pieceSources = ['yardage', 'remnant', 'garment', 'sheet', 'left-over', 'notion'] as const
 export type PieceSource = (typeof pieceSources)[number]
 
-/** One piece in the stash, as typed. What is counted has neither width nor length; cord and zips have a length only. */
-export interface StashPieceBody {
-  readonly source: PieceSource
-  readonly width: TypedLength | null
-  readonly length: TypedLength | null
-  readonly count: number
-  /** What to mind: seams and pockets of a garment, a stain, the shelf it lies on. */
-  readonly note: string
-}
-
 export const pieceStates = ['free', 'reserved', 'cut'] as const
 
-const storedPiece = {
-  source: z.enum(pieceSources),
-  width: typedLength.nullable(),
-  length: typedLength.nullable(),
-  count: z.int().min(1).max(10_000),
-  note: z.string().max(300),
-}
+const sizeColumn = typedColumn('json', typedLength.nullable(), unit =>
+  asTyped(anyLength(unit).nullable()).default(null),
+)
 
-export const stashPieceRow = z.strictObject({
-  id: z.uuid(),
-  version: z.int().min(1),
-  updatedAt: z.iso.datetime(),
-  materialId: z.uuid(),
-  ...storedPiece,
-  state: z.enum(pieceStates),
+/** One piece in the stash. What is counted has neither width nor length; cord and zips have a length only. */
+export const stashPieceColumns = {
+  materialId: ourColumn('uuid', z.uuid()),
+  source: typedColumn('text', z.enum(pieceSources)),
+  width: sizeColumn,
+  length: sizeColumn,
+  count: typedColumn('count', z.int().min(1).max(10_000), () => z.int().min(1).max(10_000).default(1)),
+  /** What to mind: seams and pockets of a garment, a stain, the shelf it lies on. */
+  note: typedColumn('text', z.string().max(300), () => z.string().max(300).default('')),
+  state: ourColumn('text', z.enum(pieceStates)),
   /** The cover that it is kept or was cut for. */
-  coverId: z.uuid().nullable(),
-})
-export type StashPieceRow = z.infer<typeof stashPieceRow>
+  coverId: ourColumn('uuid', z.uuid().nullable()),
+}
+export const stashPieceRow = rowSchema(stashPieceColumns)
+export type StashPieceRow = RowOf<typeof stashPieceColumns>
+export type StashPieceBody = BodyOf<typeof stashPieceColumns>
 
-const pieceSchema = onceFor((unit: Unit) => {
-  const length = anyLength(unit).nullable().default(null)
-  return z.strictObject({
-    ...storedPiece,
-    width: length,
-    length,
-    count: storedPiece.count.default(1),
-    note: storedPiece.note.default(''),
-  })
-})
+const readColumns = bodyReaderIn(stashPieceColumns)
 
 /** Reads a piece; its bare lengths are in the unit of its material. */
 export function readStashPieceBody(unit: Unit): (input: unknown) => ReadResult<StashPieceBody> {
-  const schema = pieceSchema(unit)
+  const readPiece = readColumns(unit)
   return input => {
-    const parsed = schema.safeParse(input)
-    if (!parsed.success) return { ok: false, issues: describeSchemaIssues(parsed.error, input) }
-    const { source, width, length: long } = parsed.data
-    const issues: readonly Issue[] =
-      source !== 'notion' && (width === null || long === null)
-        ? [
-            {
-              path: width === null ? 'width' : 'length',
-              message: 'Expected a width and a length, found nothing.',
-            },
-          ]
-        : []
-    if (issues.length > 0) return { ok: false, issues }
-    const typed = input as Partial<StashPieceBody>
-    const { count, note } = parsed.data
-    return {
-      ok: true,
-      value: { source, width: typed.width ?? null, length: typed.length ?? null, count, note },
-    }
+    const read = readPiece(input)
+    if (!read.ok || read.value.source === 'notion') return read
+    const [lacking] = (['width', 'length'] as const).filter(side => read.value[side] === null)
+    return lacking
+      ? { ok: false, issues: [{ path: lacking, message: 'Expected a width and a length, found nothing.' }] }
+      : read
   }
 }
 

@@ -2,10 +2,10 @@ import { z } from 'zod'
 import type { Issue } from '../file/issue.js'
 import { sayPlainly } from '../finding/say.js'
 import type { ReadResult } from '../file/read-cover.js'
-import { describeSchemaIssues } from '../file/schema-issues.js'
 import { typedLength, type TypedLength } from '../length/length-input.js'
 import { toMm, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
+import { check } from './check.js'
 import { sizeOfStashPiece, type StashPieceBody } from './stash.js'
 
 /** What a cover takes: pieces kept for it or let go, each as it stood when it was chosen. */
@@ -54,16 +54,16 @@ export function readCutBody(input: unknown): ReadResult<CutBody> {
 
 /** A body that names no piece twice: a piece is there once. */
 function readOnceEach<Body extends TakeBody>(schema: z.ZodType<Body>, input: unknown): ReadResult<Body> {
-  const parsed = schema.safeParse(input)
-  if (!parsed.success) return { ok: false, issues: describeSchemaIssues(parsed.error, input) }
-  const { pieces } = parsed.data
+  const read = check(schema, input)
+  if (!read.ok) return read
+  const { pieces } = read.value
   const first = new Map(pieces.toReversed().map(({ id }, index) => [id, pieces.length - 1 - index]))
   const issues = pieces.flatMap(({ id }, index): Issue[] =>
     first.get(id) === index
       ? []
       : [{ path: `pieces[${index}]`, message: `It is named before, as pieces[${first.get(id) ?? 0}].` }],
   )
-  return issues.length > 0 ? { ok: false, issues: issues.slice(0, 50) } : { ok: true, value: parsed.data }
+  return issues.length > 0 ? { ok: false, issues: issues.slice(0, 50) } : read
 }
 
 /** Sizes go through the wording of a tape: two marks of it may lie between what is said and what is. */

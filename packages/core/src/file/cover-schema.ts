@@ -30,7 +30,7 @@ function createSchema(unit: Unit) {
     version: z.literal(coverVersion),
     name: z.string().max(120).default(''),
     unit: z.enum(units).default('in'),
-    grid: gridInput(unit).default(defaultGrid(unit)),
+    grid: gridSchema(unit).default(defaultGrid(unit)),
     object: objectSchema(unit).optional(),
     objects: z.array(objectSchema(unit)).min(1).max(mostObjects).optional(),
     family: z.string().max(60),
@@ -47,7 +47,8 @@ function createSchema(unit: Unit) {
   })
 }
 
-function gridInput(unit: Unit) {
+/** A cutting grid as typed: one of those that are made. */
+export function gridSchema(unit: Unit) {
   return typedLength.transform((typed, context) => {
     const parsed = parseLength(String(typed), unit)
     const grid = parsed.ok && cuttingGrids.find(step => step === parsed.length)

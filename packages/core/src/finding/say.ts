@@ -1,6 +1,6 @@
 import { sayAmounts } from '../length/amounts.js'
 import { formatLength } from '../length/format.js'
-import { absolute, inches, toMm, type Length } from '../length/length.js'
+import { absolute, inches, toMm, zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 
 /** Says a length in the workshop's unit; what is written differs between screen and file. */
@@ -40,7 +40,8 @@ const finest = 32
 
 function sayLength(length: Length, unit: Unit, style: 'plain' | 'proper'): string {
   const text = formatLength(length, unit, { style, finest })
-  if (length === 0 || !/^0\s/.test(text)) return text
+  const isSayable = length === zero || text !== formatLength(zero, unit, { style, finest })
+  if (isSayable) return text
   if (unit !== 'in') return formatLength(absolute(length), 'mm', { style })
   return `under ${formatLength(inches(1 / finest), unit, { style, finest })}`
 }

@@ -1,5 +1,5 @@
 import type { Context } from 'hono'
-import type { BasedOn } from '../db/repositories/row-repository.js'
+import type { BasedOn } from '../db/repositories/written.js'
 
 /** `"v3"`: the version of a row as an entity tag. */
 export function formatEtag(version: number): string {

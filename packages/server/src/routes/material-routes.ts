@@ -1,11 +1,11 @@
 import { Hono, type Context } from 'hono'
 import { z } from 'zod'
 import { readStashPieceBody } from '@snowdrift/core'
-import { readBody } from '../http/body.js'
 import { readBytes } from '../http/bytes.js'
 import { done, once, refusedAsMissing } from '../http/once.js'
 import { readPageQuery } from '../http/page-query.js'
 import { answerProblem } from '../http/problems.js'
+import { writeBody } from '../http/write.js'
 import type { PictureShrinker } from '../pictures/shrinker.js'
 import type { WorkshopEnv } from './workshop.js'
 
@@ -23,10 +23,8 @@ export function createMaterialRoutes(shrinker: PictureShrinker): Hono<WorkshopEn
       const id = context.req.param('id')
       const material = isId(id) ? await repositories.materials.find(workshop, id) : undefined
       if (!material) return missing(context)
-      const body = await readBody(context, readStashPieceBody(material.unit))
-      if (!body.ok) return answerProblem(context, body.failure)
-      return once(context, body.value, async ({ stash }) => {
-        const row = await stash.add(workshop, id, body.value)
+      return writeBody(context, readStashPieceBody(material.unit), async ({ stash }, body) => {
+        const row = await stash.add(workshop, id, body)
         return row ? done(row, 201) : refusedAsMissing(what)
       })
     })

@@ -3,11 +3,11 @@ import { z } from 'zod'
 import type { ReadResult } from '@snowdrift/core'
 import type { Repositories } from '../db/repositories/repositories.js'
 import type { RowRepository } from '../db/repositories/row-repository.js'
-import { readBody } from '../http/body.js'
 import { done, once, outcomeOf, refusedAsMissing } from '../http/once.js'
 import { readPageQuery } from '../http/page-query.js'
 import { answerProblem } from '../http/problems.js'
 import { basedOn, formatEtag, parseEtag } from '../http/version.js'
+import { writeBody } from '../http/write.js'
 import type { WorkshopEnv } from './workshop.js'
 
 export interface RowRoutes<Row, Body> {
@@ -37,13 +37,11 @@ export function createRowRoutes<Row extends { readonly id: string; readonly vers
         'Content-Type': 'application/json',
       })
     })
-    .post('/', async context => {
-      const body = await readBody(context, read)
-      if (!body.ok) return answerProblem(context, body.failure)
-      return once(context, body.value, async inside =>
-        done(await rows(inside).create(context.var.workshop, body.value), 201),
-      )
-    })
+    .post('/', context =>
+      writeBody(context, read, async (inside, body) =>
+        done(await rows(inside).create(context.var.workshop, body), 201),
+      ),
+    )
     .use('/:id{.+}', async (context, next) => {
       const id: string | undefined = context.req.path.split('/')[3]
       return z.uuid().safeParse(id).success ? next() : missing(context as Context)
@@ -56,11 +54,9 @@ export function createRowRoutes<Row extends { readonly id: string; readonly vers
     .put('/:id', async context => {
       const base = basedOn(context)
       if (base === undefined) return answerProblem(context, { kind: 'version-needed' })
-      const body = await readBody(context, read)
-      if (!body.ok) return answerProblem(context, body.failure)
       const id = context.req.param('id')
-      return once(context, body.value, async inside =>
-        outcomeOf(await rows(inside).update(context.var.workshop, id, base, body.value), what),
+      return writeBody(context, read, async (inside, body) =>
+        outcomeOf(await rows(inside).update(context.var.workshop, id, base, body), what),
       )
     })
     .delete('/:id', async context => {

@@ -1,9 +1,9 @@
 import { Hono } from 'hono'
 import { readSettingsBody } from '@snowdrift/core'
-import { readBody } from '../http/body.js'
-import { once, outcomeOf } from '../http/once.js'
+import { outcomeOf } from '../http/once.js'
 import { answerProblem } from '../http/problems.js'
 import { formatEtag, parseEtag } from '../http/version.js'
+import { writeBody } from '../http/write.js'
 import type { WorkshopEnv } from './workshop.js'
 
 export function createSettingsRoutes(): Hono<WorkshopEnv> {
@@ -16,10 +16,8 @@ export function createSettingsRoutes(): Hono<WorkshopEnv> {
     .put('/', async context => {
       const version = parseEtag(context.req.header('If-Match'))
       if (version === undefined) return answerProblem(context, { kind: 'version-needed' })
-      const body = await readBody(context, readSettingsBody)
-      if (!body.ok) return answerProblem(context, body.failure)
-      return once(context, body.value, async ({ settings }) =>
-        outcomeOf(await settings.update(context.var.workshop, version, body.value), 'settings'),
+      return writeBody(context, readSettingsBody, async ({ settings }, body) =>
+        outcomeOf(await settings.update(context.var.workshop, version, body), 'settings'),
       )
     })
 }

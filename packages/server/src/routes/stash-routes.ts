@@ -3,11 +3,11 @@ import { z } from 'zod'
 import { readCutBody, readStashPieceBody, readTakeBody, type ReadResult } from '@snowdrift/core'
 import type { Repositories } from '../db/repositories/repositories.js'
 import type { Taken } from '../db/repositories/take-pieces.js'
-import { readBody } from '../http/body.js'
 import { done, once, outcomeOf, refusedAsMissing, type Outcome } from '../http/once.js'
 import { readPageQuery } from '../http/page-query.js'
 import { answerProblem } from '../http/problems.js'
 import { parseEtag } from '../http/version.js'
+import { writeBody } from '../http/write.js'
 import type { WorkshopEnv } from './workshop.js'
 
 const what = 'such piece'
@@ -28,10 +28,8 @@ export function createStashRoutes(): Hono<WorkshopEnv> {
       const piece = await repositories.stash.find(workshop, chosen.id)
       if (!piece) return answerProblem(context, { kind: 'missing', what })
       const material = await repositories.materials.find(workshop, piece.materialId)
-      const body = await readBody(context, readStashPieceBody(material?.unit ?? 'in'))
-      if (!body.ok) return answerProblem(context, body.failure)
-      return once(context, body.value, async ({ stash }) =>
-        outcomeOf(await stash.change(workshop, chosen, body.value), what),
+      return writeBody(context, readStashPieceBody(material?.unit ?? 'in'), async ({ stash }, body) =>
+        outcomeOf(await stash.change(workshop, chosen, body), what),
       )
     })
     .delete('/pieces/:id', async context => {
@@ -72,14 +70,12 @@ function chosenOf(context: Context, id: string) {
   return version === undefined ? { failure: { kind: 'version-needed' } as const } : { id, version }
 }
 
-async function answerTake<Body>(
+function answerTake<Body>(
   context: Context<WorkshopEnv>,
   read: (input: unknown) => ReadResult<Body>,
   take: (repositories: Repositories, body: Body) => Promise<Taken>,
 ): Promise<Response> {
-  const body = await readBody(context, read)
-  if (!body.ok) return answerProblem(context, body.failure)
-  return once(context, body.value, async inside => outcomeOfTaking(await take(inside, body.value)))
+  return writeBody(context, read, async (inside, body) => outcomeOfTaking(await take(inside, body)))
 }
 
 function outcomeOfTaking(taken: Taken): Outcome {

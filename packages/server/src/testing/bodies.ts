@@ -24,4 +24,5 @@ export const materialBody: MaterialBody = {
   unit: 'mm',
   swatch: '#33665a',
   material: { role: 'outer', name: 'Moss twill', thickness: '0.4' },
+  stock: {},
 }

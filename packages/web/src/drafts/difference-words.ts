@@ -5,6 +5,7 @@ import {
   listOptionFields,
   parseLength,
   sayPlace,
+  settingFields,
   type CoverBody,
   type CoverFile,
   type MaterialBody,
@@ -26,7 +27,7 @@ export function wordsFor(kind: Kind, body: unknown, unit: Unit): DifferenceWords
     case 'material':
       return labelled(materialLabels, (body as MaterialBody).unit, unit)
     case 'settings':
-      return labelled(settingsLabels, (body as SettingsBody).unit, unit)
+      return labelled(settingLabels, (body as SettingsBody).unit, unit)
     case 'cutting':
       return undefined
   }
@@ -122,13 +123,9 @@ const materialLabels: Readonly<Record<string, string>> = {
   weave: 'Swatch',
 }
 
-const settingsLabels: Readonly<Record<string, string>> = {
-  unit: 'Unit',
-  grid: 'Cutting grid',
-  tapeDivision: 'Tape division',
-  seam: 'Seam allowance',
-  currency: 'Currency',
-}
+const settingLabels = Object.fromEntries(
+  Object.entries(settingFields).map(([key, { label }]) => [key, label] as const),
+)
 
 function labelled(labels: Readonly<Record<string, string>>, written: Unit, unit: Unit): DifferenceWords {
   const isLength = (key: string | undefined) => key !== 'name' && key !== 'swatch' && key !== 'unit'

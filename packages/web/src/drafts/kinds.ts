@@ -1,14 +1,20 @@
-import type {
-  CoverBody,
-  CoverRow,
-  CuttingBody,
-  CuttingRow,
-  MaterialBody,
-  MaterialRow,
-  SettingsBody,
-  SettingsRow,
-  ThingBody,
-  ThingRow,
+import {
+  bodyOf,
+  coverColumns,
+  cuttingColumns,
+  materialColumns,
+  settingsOf,
+  thingColumns,
+  type CoverBody,
+  type CoverRow,
+  type CuttingBody,
+  type CuttingRow,
+  type MaterialBody,
+  type MaterialRow,
+  type SettingsBody,
+  type SettingsRow,
+  type ThingBody,
+  type ThingRow,
 } from '@snowdrift/core'
 
 /** What a maker changes and the server keeps, by kind: the row as it comes, and what of it can be changed. */
@@ -43,27 +49,27 @@ interface KindFacts<K extends Kind> {
 export const kinds: { readonly [K in Kind]: KindFacts<K> } = {
   cover: {
     addressOf: id => `/covers/${id}`,
-    bodyOf: ({ thingId, file }) => ({ thingId, file }),
+    bodyOf: row => bodyOf(coverColumns, row),
     tags: ['Covers'],
   },
   thing: {
     addressOf: id => `/things/${id}`,
-    bodyOf: ({ name, unit, object }) => ({ name, unit, object }),
+    bodyOf: row => bodyOf(thingColumns, row),
     tags: ['Things'],
   },
   cutting: {
     addressOf: id => `/cuttings/${id}`,
-    bodyOf: ({ plan }) => ({ plan }),
+    bodyOf: row => bodyOf(cuttingColumns, row),
     tags: ['Cuttings'],
   },
   material: {
     addressOf: id => `/materials/${id}`,
-    bodyOf: ({ unit, swatch, material, stock }) => ({ unit, swatch, material, stock }),
+    bodyOf: row => bodyOf(materialColumns, row),
     tags: ['Materials', 'History'],
   },
   settings: {
     addressOf: () => '/settings',
-    bodyOf: ({ version: _version, ...body }) => body,
+    bodyOf: settingsOf,
     tags: ['Settings'],
   },
 }

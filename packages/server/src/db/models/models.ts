@@ -1,3 +1,14 @@
+import {
+  coverColumns,
+  cuttingColumns,
+  materialColumns,
+  settingFields,
+  stashPieceColumns,
+  thingColumns,
+  type ColumnKind,
+  type Columns,
+  type SettingsRow,
+} from '@snowdrift/core'
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize'
 
 /** What every row of a workshop carries beside its own columns. */
@@ -49,45 +60,18 @@ export interface PictureColumns {
   bytes: Buffer
 }
 
-export interface SettingsColumns {
-  workshopId: string
-  version: number
-  unit: string
-  grid: string | null
-  tapeDivision: string | null
-  seam: string | null
-  currency: string
-}
+export type SettingsColumns = SettingsRow & { readonly workshopId: string }
 
 /** The tables as Sequelize sees them; the migrations make them. */
 export function defineModels(sequelize: Sequelize): Models {
   const options = { underscored: true, timestamps: false } as const
   return {
     Workshop: sequelize.define('workshop', { id: key(), slug: DataTypes.STRING }, options),
-    Thing: defineRows(sequelize, 'thing', {
-      name: DataTypes.STRING,
-      unit: DataTypes.STRING,
-      object: DataTypes.JSON,
-    }),
-    Cover: defineRows(sequelize, 'cover', { thingId: DataTypes.UUID, file: DataTypes.JSON }),
-    Material: defineRows(sequelize, 'material', {
-      unit: DataTypes.STRING,
-      swatch: DataTypes.STRING,
-      material: DataTypes.JSON,
-      stock: DataTypes.JSON,
-      picture: DataTypes.INTEGER,
-    }),
-    Cutting: defineRows(sequelize, 'cutting', { plan: DataTypes.JSON }),
-    StashPiece: defineRows(sequelize, 'stash_piece', {
-      materialId: DataTypes.UUID,
-      source: DataTypes.STRING,
-      width: DataTypes.JSON,
-      length: DataTypes.JSON,
-      count: DataTypes.INTEGER,
-      note: DataTypes.STRING,
-      state: DataTypes.STRING,
-      coverId: DataTypes.UUID,
-    }),
+    Thing: defineRows(sequelize, 'thing', thingColumns),
+    Cover: defineRows(sequelize, 'cover', coverColumns),
+    Material: defineRows(sequelize, 'material', materialColumns),
+    Cutting: defineRows(sequelize, 'cutting', cuttingColumns),
+    StashPiece: defineRows(sequelize, 'stash_piece', stashPieceColumns),
     StashEvent: sequelize.define(
       'stash_event',
       {
@@ -107,15 +91,7 @@ export function defineModels(sequelize: Sequelize): Models {
     ),
     Settings: sequelize.define(
       'settings',
-      {
-        workshopId: key(),
-        version: DataTypes.INTEGER,
-        unit: DataTypes.STRING,
-        grid: DataTypes.STRING,
-        tapeDivision: DataTypes.STRING,
-        seam: DataTypes.STRING,
-        currency: DataTypes.STRING,
-      },
+      { workshopId: key(), version: DataTypes.INTEGER, ...attributesOf(settingFields) },
       { ...options, tableName: 'settings' },
     ),
     Answer: sequelize.define(
@@ -132,7 +108,7 @@ export function defineModels(sequelize: Sequelize): Models {
   }
 }
 
-function defineRows(sequelize: Sequelize, name: string, columns: Record<string, unknown>): RowModel {
+function defineRows(sequelize: Sequelize, name: string, columns: Columns): RowModel {
   return sequelize.define(
     name,
     {
@@ -143,10 +119,21 @@ function defineRows(sequelize: Sequelize, name: string, columns: Record<string, 
       createdAt: DataTypes.DATE,
       updatedAt: DataTypes.DATE,
       deletedAt: DataTypes.DATE,
-      ...columns,
+      ...attributesOf(columns),
     },
     { underscored: true, timestamps: false },
   )
+}
+
+const columnTypes = {
+  text: DataTypes.STRING,
+  json: DataTypes.JSON,
+  uuid: DataTypes.UUID,
+  count: DataTypes.INTEGER,
+} as const satisfies Readonly<Record<ColumnKind, unknown>>
+
+function attributesOf(columns: Columns) {
+  return Object.fromEntries(Object.entries(columns).map(([name, { kept }]) => [name, columnTypes[kept]]))
 }
 
 function key() {

@@ -1,7 +1,8 @@
 import { sayUnit, type MaterialBody, type MaterialRow } from '@snowdrift/core'
 import type { Session } from '../session.js'
-import type { RowRepository, Written } from './row-repository.js'
+import type { RowRepository } from './row-repository.js'
 import type { StashRepository } from './stash-repository.js'
+import type { Written } from './written.js'
 
 type MaterialRows = RowRepository<MaterialRow, MaterialBody>
 

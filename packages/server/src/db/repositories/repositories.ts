@@ -1,7 +1,11 @@
 import {
+  coverColumns,
   coverRow,
+  cuttingColumns,
   cuttingRow,
+  materialColumns,
   materialRow,
+  thingColumns,
   thingRow,
   type CoverBody,
   type CoverRow,
@@ -48,7 +52,7 @@ function over(session: Session, tools: RepositoryTools): Repositories {
   return {
     things: createRowRepository({
       model: session.models.Thing,
-      columns: ['name', 'unit', 'object'],
+      columns: thingColumns,
       schema: thingRow,
       session,
       ...tools,
@@ -60,7 +64,7 @@ function over(session: Session, tools: RepositoryTools): Repositories {
     })),
     cuttings: createRowRepository({
       model: session.models.Cutting,
-      columns: ['plan'],
+      columns: cuttingColumns,
       schema: cuttingRow,
       session,
       ...tools,
@@ -75,9 +79,9 @@ function over(session: Session, tools: RepositoryTools): Repositories {
 }
 
 function coversOver(session: Session, tools: RepositoryTools) {
-  return createRowRepository<CoverRow, CoverBody>({
+  return createRowRepository({
     model: session.models.Cover,
-    columns: ['thingId', 'file'],
+    columns: coverColumns,
     schema: coverRow,
     session,
     ...tools,
@@ -85,9 +89,9 @@ function coversOver(session: Session, tools: RepositoryTools) {
 }
 
 function materialsOver(session: Session, tools: RepositoryTools) {
-  return createRowRepository<MaterialRow, MaterialBody>({
+  return createRowRepository({
     model: session.models.Material,
-    columns: ['unit', 'swatch', 'material', 'stock', 'picture'],
+    columns: materialColumns,
     schema: materialRow,
     session,
     ...tools,

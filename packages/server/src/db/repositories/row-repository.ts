@@ -1,20 +1,11 @@
-import { isDeepStrictEqual } from 'node:util'
 import { Op, type WhereOptions } from 'sequelize'
-import type { Page } from '@snowdrift/core'
+import type { BodyOf, Columns, Page, RowOf } from '@snowdrift/core'
 import type { z } from 'zod'
 import type { RowModel } from '../models/models.js'
 import type { Session } from '../session.js'
 import { listingsOf, queryPage, writeRow } from './row-listings.js'
 import { pageOf, type PageRequest } from './page.js'
-
-/** The outcome of a write that was based on a version. */
-export type Written<Row> =
-  | { readonly kind: 'written'; readonly row: Row }
-  | { readonly kind: 'stale'; readonly current: Row }
-  | { readonly kind: 'missing' }
-
-/** The version that a write is based on; `new` where the writer knows of none and names the row itself. */
-export type BasedOn = number | 'new'
+import { missed, type BasedOn, type Written } from './written.js'
 
 /** Rows of one kind. Every call names the workshop, and sees nothing outside it. */
 export interface RowRepository<Row, Body> {
@@ -32,24 +23,27 @@ export interface RowRepository<Row, Body> {
   readonly restore: (workshop: string, id: string) => Promise<Row | undefined>
 }
 
-export interface RowSource<Row> {
+export interface RowSource<C extends Columns> {
   readonly model: RowModel
   readonly session: Session
   /** The columns of a row beside those that every row has. */
-  readonly columns: readonly string[]
-  readonly schema: z.ZodType<Row>
+  readonly columns: C
+  readonly schema: z.ZodType<RowOf<C>>
   readonly now: () => Date
   readonly newId: () => string
 }
 
-export function createRowRepository<Row extends { readonly version: number }, Body extends object>(
-  source: RowSource<Row>,
-): RowRepository<Row, Body> {
+export function createRowRepository<C extends Columns>(
+  source: RowSource<C>,
+): RowRepository<RowOf<C>, BodyOf<C>> {
+  type Row = RowOf<C>
+  type Body = BodyOf<C>
   const { model, session, now, newId } = source
   const { transaction } = session
-  const listings = listingsOf(model, source.columns)
-  const attributes = ['id', 'version', 'updatedAt', 'seq', ...source.columns]
-  const read = (stored: unknown) => readRow(source, stored as Record<string, unknown>)
+  const columns = Object.keys(source.columns)
+  const listings = listingsOf(model, columns)
+  const attributes = ['id', 'version', 'updatedAt', 'seq', ...columns]
+  const read = (stored: unknown) => readRow(source, stored)
 
   async function findStored(workshop: string, where: object) {
     const found = await model.findOne({
@@ -61,21 +55,25 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
     return found === null ? undefined : read(found)
   }
 
-  async function write(workshop: string, id: string, version: number, values: object): Promise<Written<Row>> {
+  async function write(
+    workshop: string,
+    id: string,
+    version: number,
+    values: object,
+    said?: Body,
+  ): Promise<Written<Row>> {
     const where = { workshopId: workshop, id, version, deletedAt: null } as WhereOptions
     const changed = { ...values, version: version + 1, updatedAt: now() }
     const [, rows] = await model.update(changed, { where, returning: true, transaction })
     const [row] = rows
     if (row) return { kind: 'written', row: read(row.get()) }
-    const current = await findStored(workshop, { id, deletedAt: null })
-    return current ? { kind: 'stale', current } : { kind: 'missing' }
+    return missed(await findStored(workshop, { id, deletedAt: null }), said)
   }
 
   async function insert(workshop: string, id: string, body: Body): Promise<Written<Row>> {
     const rows = [rowOf(workshop, id, body)]
     await model.bulkCreate(rows, { ignoreDuplicates: true, transaction })
-    const current = await findStored(workshop, { id, deletedAt: null })
-    return current ? { kind: 'stale', current } : { kind: 'missing' }
+    return missed(await findStored(workshop, { id, deletedAt: null }), body)
   }
 
   function rowOf(workshopId: string, id: string, body: Body) {
@@ -100,13 +98,8 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
         read(row.get()),
       )
     },
-    update: async (workshop, id, basedOn, body) => {
-      const outcome =
-        basedOn === 'new' ? await insert(workshop, id, body) : await write(workshop, id, basedOn, body)
-      return outcome.kind === 'stale' && holds(outcome.current, body)
-        ? { kind: 'written', row: outcome.current }
-        : outcome
-    },
+    update: (workshop, id, basedOn, body) =>
+      basedOn === 'new' ? insert(workshop, id, body) : write(workshop, id, basedOn, body, body),
     remove: (workshop, id, version) => write(workshop, id, version, { deletedAt: now() }),
     restore: async (workshop, id) => {
       const where = { workshopId: workshop, id, deletedAt: { [Op.ne]: null } } as WhereOptions
@@ -116,15 +109,12 @@ export function createRowRepository<Row extends { readonly version: number }, Bo
   }
 }
 
-/** Whether a row says already what a body wants it to say. */
-function holds(row: object, body: object): boolean {
-  const stored = row as Readonly<Record<string, unknown>>
-  return Object.entries(body).every(([key, value]) => isDeepStrictEqual(stored[key], value))
-}
-
 /** A row as it goes out. One that does not parse is a bug of ours or a broken database, and thrown. */
-function readRow<Row>({ schema, columns }: RowSource<Row>, stored: Record<string, unknown>): Row {
-  const own = Object.fromEntries(columns.map(column => [column, stored[column] ?? null]))
-  const { id, version, updatedAt } = stored
+export function readRow<C extends Columns>(
+  { schema, columns }: Pick<RowSource<C>, 'schema' | 'columns'>,
+  stored: unknown,
+): RowOf<C> {
+  const { id, version, updatedAt, ...rest } = stored as Readonly<Record<string, unknown>>
+  const own = Object.fromEntries(Object.keys(columns).map(column => [column, rest[column] ?? null]))
   return schema.parse({ id, version, updatedAt: (updatedAt as Date).toISOString(), ...own })
 }

@@ -1,11 +1,11 @@
-import { isDeepStrictEqual } from 'node:util'
 import { settingsRow, type SettingsBody, type SettingsRow } from '@snowdrift/core'
 import type { Session } from '../session.js'
-import type { Written } from './row-repository.js'
+import { missed, type Written } from './written.js'
 
 /** A workshop's settings: there is always one row, made with the workshop. */
 export interface SettingsRepository {
   readonly find: (workshop: string) => Promise<SettingsRow>
+  /** A write of what stands there already is none, and no conflict, whatever it was based on. */
   readonly update: (workshop: string, version: number, body: SettingsBody) => Promise<Written<SettingsRow>>
 }
 
@@ -19,10 +19,7 @@ export function createSettingsRepository({ models, transaction }: Session): Sett
       const changed = { ...body, version: version + 1 }
       const where = { workshopId, version }
       const [, rows] = await Settings.update(changed, { where, returning: true, transaction })
-      if (rows[0]) return { kind: 'written', row: readRow(rows[0].get()) }
-      const current = await find(workshopId)
-      const { version: _version, ...stands } = current
-      return isDeepStrictEqual(stands, body) ? { kind: 'written', row: current } : { kind: 'stale', current }
+      return rows[0] ? { kind: 'written', row: readRow(rows[0].get()) } : missed(await find(workshopId), body)
     },
   }
 }

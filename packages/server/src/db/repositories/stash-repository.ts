@@ -9,7 +9,7 @@ import {
 import { Op, type WhereOptions } from 'sequelize'
 import type { Session } from '../session.js'
 import { pageOf, type PageRequest } from './page.js'
-import type { Written } from './row-repository.js'
+import { missed, type Written } from './written.js'
 import {
   changePieces,
   eventsOf,
@@ -82,11 +82,12 @@ export function createStashRepository(session: Session, given: RepositoryTools):
     workshopId: string,
     { id, version }: ChosenPiece,
     make: (inner: StashTools, piece: StashPieceRow) => Promise<StashPieceRow>,
+    said?: StashPieceBody,
   ): Promise<Written<StashPieceRow>> =>
     within(async inner => {
       const [piece] = await holdPieces(inner, workshopId, { id })
-      if (!piece) return { kind: 'missing' }
-      if (piece.version !== version || piece.state === 'cut') return { kind: 'stale', current: piece }
+      if (!piece || piece.version !== version) return missed(piece, said)
+      if (piece.state === 'cut') return missed(piece)
       return { kind: 'written', row: await make(inner, piece) }
     })
 
@@ -118,12 +119,17 @@ export function createStashRepository(session: Session, given: RepositoryTools):
         await noteEvents(inner, workshopId, eventsOf(rows, 'piece-added'))
       }),
     change: (workshop, chosen, body) =>
-      changeOne(workshop, chosen, async (inner, piece) => {
-        const [row = piece] = await changePieces(inner, workshop, [piece], body)
-        const detail = `${sayPiece(piece)} → ${sayPiece(row)}`
-        await noteEvents(inner, workshop, [{ materialId: piece.materialId, what: 'piece-changed', detail }])
-        return row
-      }),
+      changeOne(
+        workshop,
+        chosen,
+        async (inner, piece) => {
+          const [row = piece] = await changePieces(inner, workshop, [piece], body)
+          const detail = `${sayPiece(piece)} → ${sayPiece(row)}`
+          await noteEvents(inner, workshop, [{ materialId: piece.materialId, what: 'piece-changed', detail }])
+          return row
+        },
+        body,
+      ),
     remove: (workshop, chosen) =>
       changeOne(workshop, chosen, async (inner, piece) => {
         const [row = piece] = await changePieces(inner, workshop, [piece], { deletedAt: tools.now() })

@@ -1,6 +1,13 @@
-import { stashPieceRow, type StashEventKind, type StashPieceBody, type StashPieceRow } from '@snowdrift/core'
+import {
+  stashPieceColumns,
+  stashPieceRow,
+  type StashEventKind,
+  type StashPieceBody,
+  type StashPieceRow,
+} from '@snowdrift/core'
 import { literal, type WhereOptions } from 'sequelize'
 import type { Session } from '../session.js'
+import { readRow } from './row-repository.js'
 import type { RepositoryTools } from './tools.js'
 
 /** What the statements over the stash need: where they run, what time it is, and names for new rows. */
@@ -91,9 +98,5 @@ export function sayPiece({ source, width, length, count }: StashPieceBody): stri
 }
 
 export function readPiece(stored: unknown): StashPieceRow {
-  const { id, version, updatedAt, materialId, source, width, length, count, note, state, coverId } =
-    stored as Record<string, unknown>
-  const at = (updatedAt as Date).toISOString()
-  const sizes = { width: width ?? null, length: length ?? null, coverId: coverId ?? null }
-  return stashPieceRow.parse({ id, version, updatedAt: at, materialId, source, count, note, state, ...sizes })
+  return readRow({ columns: stashPieceColumns, schema: stashPieceRow }, stored)
 }

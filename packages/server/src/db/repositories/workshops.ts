@@ -1,3 +1,4 @@
+import { initialSettings } from '@snowdrift/core'
 import type { Models } from '../models/models.js'
 import type { Session } from '../session.js'
 
@@ -10,15 +11,7 @@ export async function ensureWorkshop(
   await Workshop.bulkCreate([{ id: newId(), slug }], { ignoreDuplicates: true })
   const row = await Workshop.findOne({ where: { slug }, rejectOnEmpty: true })
   const { id } = row.get()
-  const settings = {
-    workshopId: id,
-    version: 1,
-    unit: 'in',
-    grid: null,
-    tapeDivision: null,
-    seam: null,
-    currency: '',
-  }
+  const settings = { ...initialSettings(), workshopId: id, version: 1 }
   await Settings.bulkCreate([settings], { ignoreDuplicates: true })
   return id
 }

@@ -1,6 +1,7 @@
 import { expect } from 'chai'
 import { coverFile } from '../file/testing/cover-files.js'
-import { readCoverBody, readMaterialBody, readSettingsBody, readThingBody } from './bodies.js'
+import { readCoverBody, readMaterialBody, readThingBody } from './rows.js'
+import { readSettingsBody } from './settings.js'
 
 function complaint(read: { ok: boolean; issues?: readonly { path: string; message: string }[] }): string {
   const [first] = read.issues ?? []
@@ -51,7 +52,9 @@ describe('the bodies that the server takes', () => {
     expect(complaint(readCoverBody({ thingId: null, file: { ...draft, seam: ['wide'] } }))).to.contain(
       'file.seam: Expected',
     )
-    expect(complaint(readCoverBody({ thingId: null }))).to.contain('file: Expected a value, found nothing')
+    expect(complaint(readCoverBody({ thingId: null }))).to.contain(
+      'file: Expected a cover file: an object with format, version and the rest, found nothing.',
+    )
   })
 
   it('of a material read its thickness in its own unit', () => {
