@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { initialSettings } from '@snowdrift/core'
 import { expect } from 'chai'
 import { loadDemo } from './demo/load-demo.js'
 import { coverBody, materialBody, thingBody } from './testing/bodies.js'
@@ -162,15 +163,15 @@ describe('the server', function () {
 
   it('keeps settings with a version of their own', async () => {
     const first = await app().request('GET', '/api/settings')
-    expect(first.body).to.deep.equal({
-      version: 1,
-      unit: 'in',
-      grid: null,
-      tapeDivision: null,
-      seam: null,
-      currency: '',
-    })
-    const body = { unit: 'cm', grid: '2 mm', tapeDivision: '1 mm', seam: '6 mm', currency: 'kr.' }
+    expect(first.body).to.deep.equal({ ...initialSettings(), version: 1 })
+    const body = {
+      ...initialSettings(),
+      unit: 'cm',
+      grid: '2 mm',
+      tapeDivision: '1 mm',
+      seam: '6 mm',
+      currency: 'kr.',
+    }
     expect((await app().request('PUT', '/api/settings', { body, ...ifMatch(1) })).body).to.deep.equal({
       ...body,
       version: 2,

@@ -1,7 +1,7 @@
 import { expect } from 'chai'
 import { coverFile } from '../file/testing/cover-files.js'
 import { readCoverBody, readMaterialBody, readThingBody } from './rows.js'
-import { readSettingsBody } from './settings.js'
+import { initialSettings, readSettingsBody } from './settings.js'
 
 function complaint(read: { ok: boolean; issues?: readonly { path: string; message: string }[] }): string {
   const [first] = read.issues ?? []
@@ -19,7 +19,7 @@ describe('the bodies that the server takes', () => {
     swatch: '#aabbcc',
     material: { role: 'outer', name: 'Twill', thickness: '0.4' },
   }
-  const settings = { unit: 'in', grid: '1/4 in', tapeDivision: null, seam: '3/8', currency: '€' }
+  const settings = { ...initialSettings(), grid: '1/4 in', seam: '3/8', currency: '€' }
 
   it('of a thing are kept as typed', () => {
     const read = readThingBody(thing)

@@ -5,7 +5,7 @@ import { initialSettings, readSettingsBody, settingFields, settingsInUnit, setti
 describe('the settings of a workshop', () => {
   it('begin with something that can be saved', () => {
     const initial = initialSettings()
-    expect(initial).to.deep.equal({ unit: 'in', grid: null, tapeDivision: null, seam: null, currency: '' })
+    expect(initial).to.include({ unit: 'in', grid: null, tapeDivision: null, seam: null, currency: '' })
     expect(readSettingsBody(initial)).to.deep.equal({ ok: true, value: initial })
   })
 
@@ -21,13 +21,14 @@ describe('the settings of a workshop', () => {
 
   it('go back to what is usual in another unit, but for what no unit changes', () => {
     const inches = {
-      unit: 'in',
+      ...initialSettings(),
       grid: '1/4 in',
       tapeDivision: '1/32 in',
       seam: '3/8 in',
       currency: '€',
-    } as const
+    }
     expect(settingsInUnit(inches, 'mm')).to.deep.equal({
+      ...initialSettings(),
       unit: 'mm',
       grid: null,
       tapeDivision: null,

@@ -47,6 +47,23 @@ describe('bringing the tables up to date', function () {
     expect(await migrate(sequelize)).to.deep.equal([])
   })
 
+  it('makes just the columns that the models have: a field without its step, or a step without its field, is found', async () => {
+    const url = await emptyDatabase()
+    await migrate(await open(url))
+    const { models, sequelize } = await connect(url)
+    const made = await sequelize.query<{ table: string; column: string }>(
+      `SELECT table_name AS table, column_name AS column FROM information_schema.columns WHERE table_schema = 'public'`,
+      { type: QueryTypes.SELECT },
+    )
+    await sequelize.close()
+    for (const model of Object.values(models)) {
+      const table = String(model.getTableName())
+      const asked = Object.values((model as typeof models.Thing).getAttributes()).map(({ field }) => field)
+      const there = made.filter(found => found.table === table).map(({ column }) => column)
+      expect(asked.toSorted(), table).to.deep.equal(there.toSorted())
+    }
+  })
+
   it('leaves nothing of a step that is cut short, and takes it whole the next time', async () => {
     const sequelize = await open(await emptyDatabase())
     const [first, [name, stash] = ['', undefined]] = migrations

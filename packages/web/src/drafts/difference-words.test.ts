@@ -1,3 +1,4 @@
+import { initialSettings } from '@snowdrift/core'
 import { expect } from 'chai'
 import { coverBody } from '../testing/files.js'
 import { listDifferences } from './differences.js'
@@ -43,7 +44,7 @@ describe('what differs of a cover, in a maker’s words', () => {
 
 describe('what differs of settings', () => {
   it('is named as its field is', () => {
-    const settings = { unit: 'in', grid: null, tapeDivision: null, seam: '3/8', currency: '' } as const
+    const settings = { ...initialSettings(), seam: '3/8' }
     const words = wordsFor('settings', settings, 'in')
     expect(listDifferences(settings, { ...settings, seam: '1/4' }, words)).to.deep.equal([
       { path: 'Seam allowance', mine: '3\u20448\u00a0in', theirs: '1\u20444\u00a0in' },

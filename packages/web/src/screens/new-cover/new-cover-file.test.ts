@@ -1,4 +1,4 @@
-import { readDraft, type SettingsRow, type ThingRow } from '@snowdrift/core'
+import { initialSettings, readDraft, type SettingsRow, type ThingRow } from '@snowdrift/core'
 import { expect } from 'chai'
 import { newCoverFile } from './new-cover-file.js'
 
@@ -10,14 +10,7 @@ const thing: ThingRow = {
   unit: 'in',
   object: { kind: 'notebook', readings: { height: ['5 1/2'], width: ['3 1/2 in'] } },
 }
-const settings: SettingsRow = {
-  version: 1,
-  unit: 'in',
-  grid: null,
-  tapeDivision: null,
-  seam: null,
-  currency: '',
-}
+const settings: SettingsRow = { ...initialSettings(), version: 1 }
 
 describe('the file of a new cover', () => {
   it('can be read as it stands', () => {
