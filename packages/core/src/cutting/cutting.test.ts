@@ -5,6 +5,7 @@ import { inches, mm, toInches, toMm, zero, type Length } from '../length/length.
 import { nest } from '../nest/nest.js'
 import { plan } from '../plan.js'
 import { cutFrom, groupPieces, type CoverToCut } from './group.js'
+import { turnOf } from './turns.js'
 import { needNotions, weighNotions } from './notions.js'
 import type { ShopOffer } from './offer.js'
 import { boughtCloth, layoutRequestOf } from './request-of.js'
@@ -84,6 +85,17 @@ describe('the pieces of covers, by what they are cut from', () => {
     expect(turnsWith('one-way')).to.deep.equal(['none', 'none', 'none'])
     expect(turnsWith('two-way')).to.deep.equal(['half', 'half', 'half'])
     expect(turnsWith('none')).to.deep.equal(['quarter', 'quarter', 'quarter'])
+    // a strip runs along the grain; on the bias, cut from a square, it has none, and padding has none either
+    const long = { reasons: [], exact: inches(24), cut: inches(24) }
+    const narrow = { reasons: [], exact: inches(2), cut: inches(2) }
+    const strip = { id: 'strap', role: 'outer', count: 1, width: long, height: narrow } as const
+    const plain = { print: 'none' } as const
+    expect(turnOf(strip, plain)).to.equal('half')
+    expect(turnOf({ ...strip, blank: long }, plain)).to.equal('quarter')
+    expect(turnOf({ ...strip, role: 'padding' }, plain)).to.equal('quarter')
+    // six times as long as wide it is one, shorter not
+    expect(turnOf({ ...strip, height: { ...narrow, cut: inches(4) } }, plain)).to.equal('half')
+    expect(turnOf({ ...strip, height: { ...narrow, cut: inches(4.1) } }, plain)).to.equal('quarter')
     const boards = groupPieces([
       coverToCut('case', {
         family: 'board-cover',

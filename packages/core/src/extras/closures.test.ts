@@ -12,6 +12,7 @@ import {
   pieceOf,
   planFrom,
 } from '../file/testing/cover-files.js'
+import type { Plan } from '../plan.js'
 import { add, mm, subtract, toJsonMm, toMm, zero } from '../length/length.js'
 
 /** The thing is 240 × 160 × 20 mm; its slip-on cover has a seam of 6. */
@@ -118,6 +119,71 @@ describe('what lies over the outside takes its own width', () => {
   it('of 10 mm for a ribbon wound round', () => {
     const { notions } = added({ type: 'wrap-ribbon' })
     expect(notions.map(({ kind, width }) => [kind, width && toMm(width)])).to.deep.equal([['ribbon', 10]])
+    // a label 50 high whose lower edge stands 2 above the ribbon’s middle: 3 of the ribbon’s upper half lie under it
+    const { strip } = planFrom(familyFile('slip-cover'))
+    const out = toMm(strip.cutPieces.find(({ piece }) => piece === 'outer')?.at[1] ?? zero)
+    const y = `${toMm(strip.height) / 2 + 2 - out} mm`
+    const over = printOf([{ type: 'wrap-ribbon' }, { type: 'patch', y }]).data
+    expect('over' in over && typeof over.over === 'number' && over.over / 320).to.equal(3)
+  })
+})
+
+describe('where things sit that are drawn, not cut', () => {
+  const board = (plan: Plan) => {
+    const front = placePanels(plan.strip.panels).findLast(({ side }) => side === 'front')
+    if (!front) throw new Error('No front')
+    return front
+  }
+
+  it('a button, as far in from the edge as the loop reaches past the thickness; at the edge where it does not', () => {
+    const holeOf = (edgeToButton: string) => {
+      const plan = added({ type: 'loop-button', edgeToButton })
+      const { x, width } = board(plan)
+      return toMm(subtract(add(x, width), plan.strip.holes[0]?.at[0] ?? zero))
+    }
+    // the thing is 20 thick: 45 − 20; 15 does not reach round it
+    expect([holeOf('45 mm'), holeOf('15 mm')]).to.deep.equal([25, 0])
+  })
+
+  it('a bow’s ends, no longer than a flap is wide, so that the picture keeps its size', () => {
+    const endOf = (length: string) => {
+      const tie = added({ type: 'tie-pair', length }).strip.lines.find(({ kind }) => kind === 'tie')
+      return tie && toMm(subtract(tie.from[0], tie.to[0]))
+    }
+    const flap = toMm(planFrom(familyFile('slip-cover')).strip.panels[0]?.width ?? zero)
+    expect(endOf('300 mm')).to.equal(flap)
+    expect(endOf('50 mm')).to.equal(50)
+  })
+
+  it('quilting: evenly over the board, as far from its edges on both sides', () => {
+    const plan = added({ type: 'quilting', pitch: '40 mm' })
+    const { x, width } = board(plan)
+    const at = plan.strip.lines
+      .filter(({ kind, from }) => kind === 'quilting' && from[0] >= x)
+      .map(({ from }) => toMm(subtract(from[0], x)))
+    // a board of 163.9 holds 4 lines, 3·40 from first to last: what is left over is shared by both ends
+    expect(at).to.have.length(4)
+    const share = (toMm(width) - 120) / 2
+    for (const [index, line] of at.entries()) expect(line).to.be.closeTo(share + 40 * index, 0.01)
+  })
+
+  it('a scoop in the middle of each wall’s mouth', () => {
+    const { strip } = added({ type: 'thumb-scoop' }, 'sleeve')
+    const wall = toMm(strip.panels[0]?.width ?? zero)
+    const scoops = strip.shapes.filter(({ name }) => name === 'scoop').map(({ at }) => toMm(at[0]))
+    // ¾ in deep is 19, three times as wide 57
+    expect(scoops.map(x => Math.round(x * 100))).to.deep.equal(
+      [(wall - 57) / 2, wall + (wall - 57) / 2].map(x => Math.round(x * 100)),
+    )
+  })
+
+  it('the stitches under the mouth of a pocket, ¼ in below it', () => {
+    const { strip } = added({ type: 'pocket-patch', on: 'outer' })
+    const pocket = strip.shapes.find(({ piece }) => piece === 'pocket-patch')
+    const mouth = strip.lines.find(({ kind }) => kind === 'hem')
+    if (!pocket || !mouth) throw new Error('No pocket')
+    expect(toMm(subtract(mouth.from[1], pocket.at[1]))).to.equal(6)
+    expect(toMm(subtract(mouth.to[0], mouth.from[0]))).to.equal(toMm(pocket.width))
   })
 })
 

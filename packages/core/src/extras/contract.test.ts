@@ -61,6 +61,23 @@ for (const extra of extras)
           ])
       })
 
+    it('is cut large enough, on the next mark of a grid on which hardly a sum falls', () => {
+      // sums of whole millimetres fall on a grid of 5 by chance, on one of ¼ in (6.35) never
+      for (const { id } of carriers) {
+        const plan = planFrom({ ...withExtra(id), grid: '1/4 in' })
+        const sides = [
+          ...plan.pieces.flatMap(({ id: piece, width, height }) =>
+            piece in plan.extraPieces ? [width, height] : [],
+          ),
+          ...plan.notions.flatMap(({ length }) => (length ? [length] : [])),
+        ]
+        for (const { exact, cut } of sides) {
+          expect(cut).to.be.at.least(exact - 0.05 * 320)
+          expect(cut - exact).to.be.below(6.35 * 320)
+        }
+      }
+    })
+
     it('says to whoever makes it where it goes, or how large it is', () => {
       const [carrier] = carriers
       const plan = planFrom(withExtra(carrier?.id ?? ''))

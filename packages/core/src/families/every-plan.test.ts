@@ -5,7 +5,7 @@ import type { CoverFile, TypedLayer } from '../file/cover-schema.js'
 import { planToJson } from '../file/plan-json.js'
 import { planFrom } from '../file/testing/cover-files.js'
 import { cuttingGrids } from '../length/grid.js'
-import { scale, toMm } from '../length/length.js'
+import { mm, scale, subtract, toMm } from '../length/length.js'
 import { objectKinds, spineShapes } from '../object/kind.js'
 import { totalOf } from '../piece/reason.js'
 import { families } from './registry.js'
@@ -73,6 +73,24 @@ describe('a plan of anything, made any way, with anything added', () => {
             expect(totalOf(reasons)).to.equal(exact)
             expect(Math.abs(cut - exact)).to.be.at.most(step)
           }
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  it('rounds up whatever must be large enough, and down only what must stay inside', () => {
+    /** A hair over a mark is forgiven. Glued or laid within other pieces: padding and interfacing only where they have an inset of their own. */
+    const forgiven = mm(0.05)
+    const within = new Set(['padding', 'interfacing', 'pastedown', 'stiffener'])
+    fc.assert(
+      fc.property(cover, drawn => {
+        const { pieces, notions } = planFrom(fileOf(drawn))
+        for (const { id, role, width, height } of pieces)
+          if (!within.has(id) && role !== 'card')
+            for (const { exact, cut } of [width, height])
+              expect(cut, id).to.be.at.least(subtract(exact, forgiven))
+        for (const { id, length } of notions)
+          if (length) expect(length.cut, id).to.be.at.least(subtract(length.exact, forgiven))
       }),
       { numRuns: 300 },
     )

@@ -1,10 +1,12 @@
 import { expect } from 'chai'
+import type { CoverFile } from '../file/cover-schema.js'
 import { coverFile, cutOf, familyFile } from '../file/testing/cover-files.js'
 import { clothNeeded } from './cloth.js'
 import { inches, toMm, zero, type Length } from '../length/length.js'
 import {
   describeDifferences,
   findSameFits,
+  followComputed,
   followRecipe,
   listSizingChoices,
   readPlannable,
@@ -24,6 +26,15 @@ describe('the choices of sizing', () => {
     // wrap 14 7/16 + 1 1/2 = 15 15/16 → 16; 9 3/8 + 1 1/2 = 10 7/8
     const [, , threeHalves] = choices
     expect(threeHalves && cutOf(threeHalves.plan, 'outer', 'in')).to.equal('1 × 16 in × 10 7/8 in')
+  })
+
+  it('keep an ease that is set where a cover is computed, whether it says so or not, and let go of all else', () => {
+    const eased = { easeWidth: '3 mm' } as const
+    const sizingOf = (sizing: CoverFile['sizing']) => followComputed(coverFile({ sizing })).sizing
+    expect(sizingOf({ mode: 'computed', ...eased })).to.deep.equal({ mode: 'computed', ...eased })
+    expect(sizingOf(eased as CoverFile['sizing'])).to.deep.equal(eased)
+    expect(sizingOf({ mode: 'recipe', recipe: 'two-inches' })).to.deep.equal({ mode: 'computed' })
+    expect(sizingOf(undefined)).to.deep.equal({ mode: 'computed' })
   })
 
   it('are none while something is still to be measured', () => {

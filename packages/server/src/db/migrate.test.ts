@@ -1,5 +1,5 @@
 import { expect } from 'chai'
-import { QueryTypes, type Sequelize } from 'sequelize'
+import { QueryTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize'
 import { quietLog, startTestDatabase, type TestDatabase } from '../testing/test-database.js'
 import { serve } from '../serve.js'
 import { connect, type Database } from './connect.js'
@@ -56,9 +56,9 @@ describe('bringing the tables up to date', function () {
       { type: QueryTypes.SELECT },
     )
     await sequelize.close()
-    for (const model of Object.values(models)) {
+    for (const model of Object.values(models) as ModelStatic<Model>[]) {
       const table = String(model.getTableName())
-      const asked = Object.values((model as typeof models.Thing).getAttributes()).map(({ field }) => field)
+      const asked = Object.values(model.getAttributes()).map(({ field }) => field)
       const there = made.filter(found => found.table === table).map(({ column }) => column)
       expect(asked.toSorted(), table).to.deep.equal(there.toSorted())
     }

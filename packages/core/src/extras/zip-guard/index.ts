@@ -43,7 +43,6 @@ export const zipGuard = defineExtra<ZipGuardOptions>({
           height: sideRoundedUp(because('strip, folded double', options.width ?? customary(2, unit)), grid),
         },
       ],
-      caught: mm(0),
     })
   },
 })

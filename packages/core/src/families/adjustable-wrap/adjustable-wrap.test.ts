@@ -115,6 +115,48 @@ describe('whom an adjustable wrap serves', () => {
     expect(codesOf(mended)).not.to.include('book-not-served')
   })
 
+  it('offers the nearest of those that serve as many', () => {
+    // strap from 100 to 144 as worked above, and no less than a grip of 76: one book is served by every free end from
+    // 76 to 100 and from 144 to 150. On the fold with 120, the nearest of these that leave 0.72 more: 100 is 20 away
+    // (the whole of 76 … 100 is), 144 is 24 away
+    const [, offered] = ['76 mm', '120 mm'].map(free => {
+      const finding = wrapFor([book()], { options: { freeFlap: free } }).findings.find(
+        ({ code }) => code === 'book-not-served',
+      )
+      return finding?.repair?.kind === 'set-option' ? finding.repair.length / 320 : undefined
+    })
+    expect(offered).to.be.within(98, 101)
+    // with 140 the other side is nearer: 4 away instead of 40
+    const far = findingOf(wrapFor([book()], { options: { freeFlap: '140 mm' } }), 'book-not-served').repair
+    expect(far?.kind === 'set-option' ? far.length / 320 : 0).to.be.within(142, 146)
+  })
+
+  it('forgives a fixed flap a step of the grid', () => {
+    // the board takes 150: 150.5 is within a millimetre of it, 151.5 is not
+    const reasonWith = (fixedFlap: string) =>
+      servesOf(wrapFor([book()], { options: { freeFlap: '90 mm', fixedFlap } }))?.[0]?.[1]
+    expect([reasonWith('150.5 mm'), reasonWith('151.5 mm')]).to.deep.equal(['served', 'fixed-too-long'])
+  })
+
+  it('names the side of the strap that is nearer', () => {
+    const limitWith = (freeFlap: string) => {
+      const { data } = findingOf(wrapFor([book()], { options: { freeFlap } }), 'book-not-served')
+      return 'limit' in data && typeof data.limit === 'number' ? data.limit / 320 : undefined
+    }
+    // up to 106 − 6 = 100 before it, from 144 behind it: 110.7 is nearer the one, 140.7 the other
+    expect([limitWith('110 mm'), limitWith('140 mm')]).to.deep.equal([100, 144])
+  })
+
+  it('keeps rooms from the grip to the strap, and from behind the strap to the whole board', () => {
+    const { clearances = [] } = wrapFor([book()])
+    const free = clearances.find(({ name }) => name === 'free end')
+    // 76 − 1; the strap from 106 to 144, a step before its end; the board of 160
+    expect(free?.works.map(({ from, to }) => [from / 320, to / 320])).to.deep.equal([
+      [75, 106],
+      [143, 160],
+    ])
+  })
+
   it('offers a shorter fixed flap where no free end helps, and nothing where no size does', () => {
     const options = { freeFlap: '90 mm', fixedFlap: '160 mm' }
     // the board takes 160 − 10 = 150

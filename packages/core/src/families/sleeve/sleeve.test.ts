@@ -57,6 +57,29 @@ describe('a turned, quilted sleeve', () => {
     expect(quiltingPitch(planFrom(file({ options: { quilted: false } })).strip)).to.equal(undefined)
   })
 
+  it('quilts in pairs from the middle of each wall outwards', () => {
+    // the wall is 160 − 15 = 145 wide, its middle 72.5; ¾ in to each side of it is 19, the next 38 further: 72.5 ± 19,
+    // ± 57; at 95 there is no wall any more
+    const at = plan.strip.lines
+      .filter(({ kind }) => kind === 'quilting')
+      .map(({ from }) => toJsonMm(from[0]))
+      .toSorted((one, other) => one - other)
+    expect(at.slice(0, 4)).to.deep.equal([15.5, 53.5, 91.5, 129.5])
+    expect(at.slice(4)).to.deep.equal([15.5, 53.5, 91.5, 129.5].map(x => x + 145))
+  })
+
+  it('takes an ease of its own each way', () => {
+    const easesOf = (sizing: CoverFile['sizing']) => {
+      const eased = planFrom(file({ sizing, grid: '1 mm' }))
+      return (['width', 'height'] as const).map(direction =>
+        Math.floor(toJsonMm(fitOf(eased, direction).ease)),
+      )
+    }
+    expect(easesOf({ mode: 'computed', easeWidth: '3 mm', easeHeight: '14 mm' })).to.deep.equal([3, 14])
+    expect(easesOf({ mode: 'computed', easeHeight: '14 mm' })).to.deep.equal([8, 14])
+    expect(easesOf({ mode: 'computed', easeWidth: '3 mm' })).to.deep.equal([3, 10])
+  })
+
   it('sizes the lining, padding caught in the seam', () => {
     // r = 0.5 + 1: 136.4599 + 8 + 12 + 3 = 159.4599 → 160; 178.2299 + 10 + 15 = 203.2299 → 204
     expect(exactOf(plan, 'lining')).to.deep.equal([159.4599, 203.2299])

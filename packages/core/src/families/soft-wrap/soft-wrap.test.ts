@@ -1,6 +1,7 @@
 import { expect } from 'chai'
 import type { CoverFile } from '../../file/cover-schema.js'
 import { codesOf, cutOf, familyFile, findingOf, panelsOf, planFrom } from '../../file/testing/cover-files.js'
+import { toMm } from '../../length/length.js'
 
 const file = (changes: Partial<CoverFile> = {}) =>
   familyFile('soft-wrap', {
@@ -21,6 +22,9 @@ describe('a soft wrap', () => {
   it('stiffens all but the flap', () => {
     // 324 + 100 − 6 by 234 − 12
     expect(cutOf(plan, 'stiffener')).to.equal('1 × 418 mm × 222 mm')
+    // an eighth clear of the end at the left (half of 6), and of head and foot: (234 − 222)/2
+    const [area] = plan.strip.areas
+    expect(area && [area.piece, ...area.at.map(toMm)]).to.deep.equal(['stiffener', 3, 6])
     const limp = planFrom(file({ options: { stiffener: false } }))
     expect(limp.pieces.some(({ id }) => id === 'stiffener')).to.equal(false)
   })

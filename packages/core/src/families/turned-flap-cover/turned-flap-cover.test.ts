@@ -36,6 +36,16 @@ describe('a lined cover with turned flaps', () => {
     expect(toJsonMm(fitOf(plan, 'height').ease)).to.equal(5.7237)
   })
 
+  it('lays a single layer over its hems: half of what the fold took away at head and foot, the hem at the ends', () => {
+    const single = planFrom(file({ layers: [{ role: 'outer', thickness: '0.3125 mm' }] }))
+    const [cut] = single.strip.cutPieces
+    const outer = single.pieces.find(({ id }) => id === 'outer')
+    if (!cut || !outer) throw new Error('No outer')
+    const turned = (toJsonMm(outer.height.cut) - toJsonMm(single.strip.height)) / 2
+    expect(turned).to.be.above(5)
+    expect(-toJsonMm(cut.at[1])).to.be.closeTo(turned, 0.001)
+  })
+
   it('pads the body only, an eighth short of each fold', () => {
     const padded = planFrom(
       file({

@@ -49,14 +49,14 @@ interface PropertiesProps {
 function Properties({ row, draft, unit }: PropertiesProps) {
   const { id } = row
   const changes = useDraftChanges('material', id)
-  const { unit: written, swatch, material, stock = {} } = draft.body
+  const { unit: written, swatch, material, stock } = draft.body
   const priced = { role: material.role, notion: stock.notion, written, unit }
   const change = (make: (body: MaterialBody) => MaterialBody) => changes.change(oneStep, make)
   const changeMaterial = (changed: Partial<MaterialBody['material']>) =>
     change(body => ({ ...body, material: { ...body.material, ...changed } }))
   const changeStock = (key: keyof Stock, value: unknown) =>
     change(body => {
-      const { [key]: _before, ...rest } = body.stock ?? {}
+      const { [key]: _before, ...rest } = body.stock
       return { ...body, stock: value === undefined || value === '' ? rest : { ...rest, [key]: value } }
     })
   return (
