@@ -1,3 +1,4 @@
+import type { RuleMeasure } from '../fit/sizing.js'
 import { add, mm, scale, subtract, zero, type Length } from '../length/length.js'
 import { layerOf, outerOf, type Stack } from '../material/layer.js'
 import { turnOfCloth } from '../material/stand-off.js'
@@ -12,6 +13,7 @@ import { largestReading, type CoveredObject } from '../object/reading.js'
 import type { FlapStyle } from '../piece/flap.js'
 import { because, type Reason } from '../piece/reason.js'
 import { plyOf, type Ply, type Section } from './section.js'
+import type { BothWays } from './sized.js'
 import type { Panel } from './strip.js'
 
 /** Target ease of covers for books, both ways. Source: docs/craft.md, Ease and verdict. */
@@ -37,6 +39,15 @@ export function bookPanels(object: CoveredObject, finished: Length, bulk: Length
     { id: 'spine', name: 'spine', kind: 'spine', width: subtract(finished, scale(board, 2)) },
     { id: 'front', name: 'front', kind: 'board', side: 'front', width: board },
   ]
+}
+
+/** What a rule for books adds its amounts to: the open width where it goes by that and it was read, else the wrap. */
+export function bookMeasures(object: CoveredObject, measure: RuleMeasure): BothWays<readonly Reason[]> {
+  const open = measure === 'open' ? largestReading(object, 'openWidth') : undefined
+  return {
+    width: open === undefined ? (deriveWrap(object) ?? []) : because('open width of the book', open),
+    height: because('height of the book', largestReading(object, 'height') ?? zero),
+  }
 }
 
 export function flapPanel(side: 'back' | 'front', width: Length): Panel {

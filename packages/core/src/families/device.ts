@@ -7,6 +7,7 @@ import { largestReading, type CoveredObject } from '../object/reading.js'
 import type { RequiredReadings } from '../object/required.js'
 import type { Suitability } from './contract.js'
 import { plyOf, type Closing, type Section } from './section.js'
+import type { BothWays } from './sized.js'
 import type { Panel, StripArea } from './strip.js'
 
 /** Width along the mouth, height from the mouth down, thickness or what it follows from: what a pouch needs. */
@@ -39,6 +40,14 @@ function becauseThick(
     ...becauseRead('less the width, twice', 'width', largestReading(object, 'width') ?? zero, -2 * share),
     ...because('pockets inside', scale(inside, share)),
   ]
+}
+
+/** What a rule for devices adds its amounts to. */
+export function deviceMeasures({ width, height }: Device): BothWays<readonly Reason[]> {
+  return {
+    width: because('width of the device', width),
+    height: because('height of the device', height),
+  }
 }
 
 /** A pouch takes anything flat; a book in daily use rather wants a cover. */

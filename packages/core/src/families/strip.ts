@@ -111,6 +111,39 @@ export function level(kind: StripLineKind, y: Length, from: Length, to: Length, 
   return { kind, from: [from, y], to: [to, y], ...(face && { face }) }
 }
 
+/** A fold wherever one panel meets the next. */
+export function foldsBetween(panels: readonly Panel[], height: Length): readonly StripLine[] {
+  return placePanels(panels)
+    .slice(1)
+    .map(({ x }) => upright('fold', x, height))
+}
+
+/** The same line along all four edges. */
+export function allRound(kind: StripLineKind, width: Length, height: Length): readonly StripLine[] {
+  return [
+    upright(kind, zero, height),
+    upright(kind, width, height),
+    level(kind, zero, zero, width),
+    level(kind, height, zero, width),
+  ]
+}
+
+/** The gap that is left in the lower edge to turn the work through: so long, in the middle of what is free. */
+export function openingBelow(
+  height: Length,
+  { left, room }: { readonly left: Length; readonly room: Length },
+  length: Length,
+): readonly StripLine[] {
+  if (length <= zero) return []
+  const from = add(left, scale(subtract(room, length), 1 / 2))
+  return [level('opening', height, from, add(from, length))]
+}
+
+/** The same in the left side seam, from so far below the top. */
+export function openingAtSide(from: Length, length: Length): StripLine {
+  return { kind: 'opening', from: [zero, from], to: [zero, add(from, length)] }
+}
+
 /** A piece as it is cut, centred over a stretch of the strip. */
 export function centred(
   piece: string,

@@ -32,7 +32,7 @@ describe('the choices of sizing', () => {
     const eased = { easeWidth: '3 mm' } as const
     const sizingOf = (sizing: CoverFile['sizing']) => followComputed(coverFile({ sizing })).sizing
     expect(sizingOf({ mode: 'computed', ...eased })).to.deep.equal({ mode: 'computed', ...eased })
-    expect(sizingOf(eased as CoverFile['sizing'])).to.deep.equal(eased)
+    expect(sizingOf(eased)).to.deep.equal(eased)
     expect(sizingOf({ mode: 'recipe', recipe: 'two-inches' })).to.deep.equal({ mode: 'computed' })
     expect(sizingOf(undefined)).to.deep.equal({ mode: 'computed' })
   })

@@ -57,7 +57,7 @@ describe('bringing the tables up to date', function () {
     )
     await sequelize.close()
     for (const model of Object.values(models) as ModelStatic<Model>[]) {
-      const table = String(model.getTableName())
+      const { tableName: table } = model
       const asked = Object.values(model.getAttributes()).map(({ field }) => field)
       const there = made.filter(found => found.table === table).map(({ column }) => column)
       expect(asked.toSorted(), table).to.deep.equal(there.toSorted())

@@ -4,8 +4,9 @@ import { customary } from '../../length/unit.js'
 import { deriveBoard, deriveInnerWidth, deriveWrap } from '../../object/derive.js'
 import { largestReading, type CoveredObject } from '../../object/reading.js'
 import { because, becauseTried, totalOf, type Reason } from '../../piece/reason.js'
-import { bookEase } from '../book.js'
+import { defaultBookEase } from '../book.js'
 import type { Job, Served, ServedReason } from '../contract.js'
+import { easesOf } from '../sized.js'
 import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
 
 type AnyJob = Job<AdjustableWrapOptions>
@@ -16,12 +17,11 @@ export function bodyOf(
   bulk: Length,
   object: CoveredObject,
 ): readonly Reason[] {
-  const ease = sizing.mode === 'computed' ? (sizing.easeWidth ?? bookEase) : bookEase
   return [
     ...neededRoundBook(deriveWrap(object) ?? [], deriveBoard(object), bulk),
     ...becauseTried(told.width),
     ...because('pockets inside', inside),
-    ...because('ease', ease),
+    ...because('ease', easesOf(sizing, defaultBookEase()).width),
   ]
 }
 

@@ -20,7 +20,7 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
   id: 'adjustable-wrap',
   version: 1,
   words,
-  traits: ['book', 'turned', 'sewn', 'lined', 'folds-over'],
+  traits: ['book', 'turned', 'seamed', 'lined', 'folds-over'],
   suits,
   requiredReadings: wrappedBookReadings,
   boardCounts: true,

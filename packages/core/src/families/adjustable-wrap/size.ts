@@ -3,10 +3,11 @@ import { slipOnBands } from '../../fit/verdict.js'
 import type { Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import type { CoveredObject } from '../../object/reading.js'
-import { because, becauseTried, twice } from '../../piece/reason.js'
+import { because, becauseTried } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
-import { bookEase } from '../book.js'
+import { defaultBookEase } from '../book.js'
 import type { Job } from '../contract.js'
+import { easesOf, sewnEdges } from '../sized.js'
 import { bodyOf, greatestFreeEnd, largestBook, neededOverTall, tallestBook } from './books.js'
 import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
 
@@ -27,7 +28,7 @@ export function sizeBody(job: Job<AdjustableWrapOptions>, options: ResolvedOptio
   const turnedEdge = turnedEdgeLoss(stack, seam)
   const largest = largestBook(job, bulk)
   const tallest = tallestBook(job)
-  const allowances = [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
+  const allowances = sewnEdges(seam, turnedEdge)
   const free = job.options.freeFlap ?? greatestFreeEnd(job, options, largest)
   const width = sideRoundedUp(
     [
@@ -39,7 +40,7 @@ export function sizeBody(job: Job<AdjustableWrapOptions>, options: ResolvedOptio
     grid,
   )
   const needed = [...neededOverTall(tallest, bulk), ...becauseTried(told.height)]
-  const ease = (sizing.mode === 'computed' ? sizing.easeHeight : undefined) ?? bookEase
+  const ease = easesOf(sizing, defaultBookEase()).height
   const height = sideRoundedUp([...needed, ...because('ease', ease), ...allowances], grid)
   const finished = finishedFromCut(height.cut, seam, turnedEdge)
   return {

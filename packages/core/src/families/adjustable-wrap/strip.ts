@@ -3,16 +3,7 @@ import type { Piece } from '../../piece/piece.js'
 import { totalOf } from '../../piece/reason.js'
 import { bookPanels } from '../book.js'
 import type { Job } from '../contract.js'
-import {
-  centred,
-  level,
-  plainStrip,
-  placePanels,
-  totalWidth,
-  upright,
-  type Panel,
-  type Strip,
-} from '../strip.js'
+import { centred, foldsBetween, level, plainStrip, totalWidth, type Panel, type Strip } from '../strip.js'
 import { bodyOf, strapPlace } from './books.js'
 import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
 import type { Body } from './size.js'
@@ -52,9 +43,7 @@ export function layStrip(
       centred(id, [wide.cut, tall.cut], { left: zero, room: total, high }),
     ),
     lines: [
-      ...placePanels(panels)
-        .slice(1)
-        .map(({ x }) => upright('fold', x, high)),
+      ...foldsBetween(panels, high),
       level('stitch', zero, zero, options.fixedFlap),
       level('stitch', high, zero, options.fixedFlap),
     ],

@@ -4,10 +4,9 @@ import { layerOf } from '../../material/layer.js'
 import type { Piece } from '../../piece/piece.js'
 import type { Job } from '../contract.js'
 import {
+  foldsBetween,
   plainStrip,
-  placePanels,
   totalWidth,
-  upright,
   type Panel,
   type Strip,
   type StripLine,
@@ -46,9 +45,7 @@ export function layStrip(
       ? [{ piece: 'outer', at: [negate(out), negate(out)], width: outer.width.cut, height: outer.height.cut }]
       : [],
     lines: [
-      ...placePanels(panels)
-        .slice(1)
-        .map(({ x }) => upright('fold', x, high)),
+      ...foldsBetween(panels, high),
       ...cornerCuts(total, high, scale(made.thickness, 1.5)),
       ...pattern.lines,
     ],

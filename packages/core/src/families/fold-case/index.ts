@@ -8,7 +8,7 @@ import { defineFamily, type Job } from '../contract.js'
 import { deviceEase, deviceOf, deviceReadings, pouchSection } from '../device.js'
 import { piled, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
-import { level, plainStrip, upright, type Strip, type StripShape } from '../strip.js'
+import { allRound, level, openingAtSide, plainStrip, type Strip, type StripShape } from '../strip.js'
 import { options, resolveOptions, type FoldCaseOptions } from './options.js'
 import { cutPieces, notionsFor } from './pieces.js'
 import { recipes } from './recipes.js'
@@ -19,7 +19,7 @@ export const foldCase = defineFamily<FoldCaseOptions>({
   id: 'fold-case',
   version: 1,
   words,
-  traits: ['device', 'turned', 'sewn', 'lined', 'folds-over'],
+  traits: ['device', 'turned', 'seamed', 'lined', 'folds-over'],
   suits,
   requiredReadings: deviceReadings,
   boardCounts: false,
@@ -111,12 +111,9 @@ function layStrip(job: Job<FoldCaseOptions>, body: Body, pieces: readonly Piece[
     lines: [
       level('fold', half, zero, width),
       level('fold', add(half, thickness), zero, width),
-      upright('seam', zero, high),
-      upright('seam', width, high),
-      level('seam', zero, zero, width),
-      level('seam', high, zero, width),
+      ...allRound('seam', width, high),
       ...(low ? [level('zip', subtract(half, low.height.cut), zero, width, 'outside')] : []),
-      { kind: 'opening', from: [zero, from], to: [zero, add(from, opening)] },
+      openingAtSide(from, opening),
     ],
     shapes,
   }

@@ -14,7 +14,8 @@ import {
 } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
-import { deviceEase, deviceOf } from '../device.js'
+import { byRule, easesOf, sewnEdges } from '../sized.js'
+import { deviceEase, deviceMeasures, deviceOf } from '../device.js'
 import type { FoldCaseOptions } from './options.js'
 
 export interface Body {
@@ -92,19 +93,19 @@ function cutReasons(
   turnedEdge: Length,
 ): Reasons {
   if (sizing.mode === 'rule') {
-    const { width, height } = deviceOf(object, zero)
+    const device = deviceOf(object, zero)
     return {
-      width: [...because('width of the device', width), ...because('added by the rule', sizing.addWidth)],
+      width: byRule(deviceMeasures(device), sizing).width,
       length: [
-        ...times(2, 'height of the device, twice', height),
+        ...times(2, 'height of the device, twice', device.height),
         ...twice('added by the rule', sizing.addHeight),
       ],
     }
   }
-  const allowances = [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
-  const { easeWidth = deviceEase.width, easeHeight = deviceEase.height } = sizing
+  const edges = sewnEdges(seam, turnedEdge)
+  const ease = easesOf(sizing, deviceEase)
   return {
-    width: [...needed.width, ...because('ease', easeWidth), ...allowances],
-    length: [...needed.length, ...twice('ease of each half', easeHeight), ...allowances],
+    width: [...needed.width, ...because('ease', ease.width), ...edges],
+    length: [...needed.length, ...twice('ease of each half', ease.height), ...edges],
   }
 }

@@ -6,10 +6,10 @@ import type { Piece } from '../../piece/piece.js'
 import { totalOf } from '../../piece/reason.js'
 import type { Job } from '../contract.js'
 import {
+  foldsBetween,
   plainStrip,
   placePanels,
   totalWidth,
-  upright,
   type Panel,
   type Strip,
   type StripLine,
@@ -34,9 +34,7 @@ export function layStrip(
       ? [{ piece: 'outer', at: [negate(out), negate(out)], width: outer.width.cut, height: outer.height.cut }]
       : [],
     lines: [
-      ...placePanels(panels)
-        .slice(1)
-        .map(({ x }) => upright('fold', x, high)),
+      ...foldsBetween(panels, high),
       ...spineSlits(panels, high, out, job),
       ...mitres(total, high, out),
     ],

@@ -17,7 +17,7 @@ export const sleeve = defineFamily<SleeveOptions>({
   id: 'sleeve',
   version: 1,
   words,
-  traits: ['device', 'open-top', 'turned', 'sewn', 'lined'],
+  traits: ['device', 'open-top', 'turned', 'seamed', 'lined'],
   suits,
   requiredReadings: deviceReadings,
   boardCounts: false,

@@ -4,10 +4,11 @@ import { openTopBands, pouchBands } from '../../fit/verdict.js'
 import { add, scale, subtract, zero, type Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import { beforeQuilting } from '../../piece/quilting.js'
-import { because, becauseTried, less, twice, type Reason } from '../../piece/reason.js'
+import { because, becauseTried, less, type Reason } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
-import { deviceEase, deviceOf } from '../device.js'
+import { byRule, easesOf, sewnEdges } from '../sized.js'
+import { deviceEase, deviceMeasures, deviceOf } from '../device.js'
 import type { ResolvedOptions, SleeveOptions } from './options.js'
 
 /** One wall: as it is sewn (the lining's size), and as its quilted plies are cut before they are trimmed to it. */
@@ -44,10 +45,9 @@ export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wal
   const allowance = (direction: Direction) => scale(add(seam, turnedEdge), sewn[direction])
   const wallOf = (direction: Direction): Sewn => {
     if (sizing.mode === 'computed') {
-      const ease = (direction === 'width' ? sizing.easeWidth : sizing.easeHeight) ?? deviceEase[direction]
       const reasons = [
         ...needed[direction],
-        ...because('ease', ease),
+        ...because('ease', easesOf(sizing, deviceEase)[direction]),
         ...allowances(job, turnedEdge, sewn[direction]),
       ]
       const side = sideRoundedUp(reasons, grid)
@@ -60,11 +60,7 @@ export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wal
         ),
       }
     }
-    const amount = direction === 'width' ? sizing.addWidth : sizing.addHeight
-    const panel = sideRoundedUp(
-      [...because(`${direction} of the device`, device[direction]), ...because('added by the rule', amount)],
-      grid,
-    )
+    const panel = sideRoundedUp(byRule(deviceMeasures(device), sizing)[direction], grid)
     if (!options.quilted) return { side: panel }
     return { side: sideRoundedUp(afterQuilting(panel, takeUp, options.trimAllowance), grid), panel }
   }
@@ -108,7 +104,7 @@ function afterQuilting(panel: Side, takeUp: number, trim: Length): readonly Reas
 
 function allowances({ seam }: Job<SleeveOptions>, turnedEdge: Length, edges: number): readonly Reason[] {
   if (edges === 1) return because('seam at the bottom', seam)
-  return [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
+  return sewnEdges(seam, turnedEdge)
 }
 
 /** Outer and padding are quilted together and lose what the greedier of them takes. */

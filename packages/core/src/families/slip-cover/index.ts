@@ -17,7 +17,7 @@ export const slipCover = defineFamily<SlipCoverOptions>({
   id: 'slip-cover',
   version: 1,
   words,
-  traits: ['book', 'flaps', 'turned', 'sewn', 'lined'],
+  traits: ['book', 'flaps', 'turned', 'seamed', 'lined'],
   suits,
   requiredReadings: wrappedBookReadings,
   boardCounts: true,

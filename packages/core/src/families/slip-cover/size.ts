@@ -5,10 +5,11 @@ import { zero, type Length } from '../../length/length.js'
 import { facedFlapStandOff, foldedFlapStandOff, standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import { deriveBoard } from '../../object/derive.js'
 import { largestReading } from '../../object/reading.js'
-import { because, becauseTried, twice, type Reason } from '../../piece/reason.js'
+import { because, becauseTried, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
-import { bookEase, wrapWithPockets } from '../book.js'
+import { bookMeasures, defaultBookEase, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
+import { byRule, easesOf, sewnEdges, type BothWays } from '../sized.js'
 import type { ResolvedOptions, SlipCoverOptions } from './options.js'
 
 /** The body of the cover: both sides of its panel, how it fits, and the bulk that decided it. */
@@ -30,17 +31,16 @@ export function sizeBody(job: Job<SlipCoverOptions>, { flapStyle }: ResolvedOpti
   const turnedEdge = turnedEdgeLoss(stack, seam)
   const board = deriveBoard(object)
   const high = largestReading(object, 'height') ?? zero
-  const neededWidth = [
-    ...neededRoundBook(wrapWithPockets(object, inside), board, bulk),
-    ...becauseTried(told.width),
-  ]
-  const neededHeight = [...neededOverBook(high, board, bulk, flapBulk), ...becauseTried(told.height)]
-  const cuts = cutReasons(job, neededWidth, neededHeight, turnedEdge)
+  const needed = {
+    width: [...neededRoundBook(wrapWithPockets(object, inside), board, bulk), ...becauseTried(told.width)],
+    height: [...neededOverBook(high, board, bulk, flapBulk), ...becauseTried(told.height)],
+  }
+  const cuts = cutReasons(job, needed, turnedEdge)
   const width = sideRoundedUp(cuts.width, grid)
   const height = sideRoundedUp(cuts.height, grid)
-  const fit = (direction: 'width' | 'height', side: Side, needed: readonly Reason[]) => {
+  const fit = (direction: 'width' | 'height', side: Side) => {
     const finished = finishedFromCut(side.cut, seam, turnedEdge)
-    return judgeFit(direction, { needed, finished }, stack, slipOnBands)
+    return judgeFit(direction, { needed: needed[direction], finished }, stack, slipOnBands)
   }
   return {
     bulk,
@@ -48,37 +48,21 @@ export function sizeBody(job: Job<SlipCoverOptions>, { flapStyle }: ResolvedOpti
     turnedEdge,
     width,
     height,
-    fitWidth: fit('width', width, neededWidth),
-    fitHeight: fit('height', height, neededHeight),
+    fitWidth: fit('width', width),
+    fitHeight: fit('height', height),
   }
-}
-
-interface Reasons {
-  readonly width: readonly Reason[]
-  readonly height: readonly Reason[]
 }
 
 function cutReasons(
   { object, sizing, seam }: Job<SlipCoverOptions>,
-  neededWidth: readonly Reason[],
-  neededHeight: readonly Reason[],
+  needed: BothWays<readonly Reason[]>,
   turnedEdge: Length,
-): Reasons {
-  if (sizing.mode === 'computed') {
-    const allowances = [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
-    return {
-      width: [...neededWidth, ...because('ease', sizing.easeWidth ?? bookEase), ...allowances],
-      height: [...neededHeight, ...because('ease', sizing.easeHeight ?? bookEase), ...allowances],
-    }
-  }
-  const open = sizing.measure === 'open' ? largestReading(object, 'openWidth') : undefined
-  const measured =
-    open === undefined ? wrapWithPockets(object, zero) : because('open width of the book', open)
+): BothWays<readonly Reason[]> {
+  if (sizing.mode === 'rule') return byRule(bookMeasures(object, sizing.measure), sizing)
+  const ease = easesOf(sizing, defaultBookEase())
+  const edges = sewnEdges(seam, turnedEdge)
   return {
-    width: [...measured, ...because('added by the rule', sizing.addWidth)],
-    height: [
-      ...because('height of the book', largestReading(object, 'height') ?? zero),
-      ...because('added by the rule', sizing.addHeight),
-    ],
+    width: [...needed.width, ...because('ease', ease.width), ...edges],
+    height: [...needed.height, ...because('ease', ease.height), ...edges],
   }
 }

@@ -5,6 +5,7 @@ import { bookPanels, flapPanel } from '../book.js'
 import type { Job } from '../contract.js'
 import {
   centred,
+  openingBelow,
   plainStrip,
   placePanels,
   upright,
@@ -67,8 +68,5 @@ function openingLine(
 ): readonly StripLine[] {
   const free = subtract(fitWidth.finished, scale(options.flapDepth, 2))
   const length = shortest(options.turningOpening, free)
-  if (length <= zero) return []
-  const from = add(flap, scale(subtract(fitWidth.finished, length), 1 / 2))
-  const y = fitHeight.finished
-  return [{ kind: 'opening', from: [from, y], to: [add(from, length), y] }]
+  return openingBelow(fitHeight.finished, { left: flap, room: fitWidth.finished }, length)
 }

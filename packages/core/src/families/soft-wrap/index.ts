@@ -18,7 +18,7 @@ export const softWrap = defineFamily<SoftWrapOptions>({
   id: 'soft-wrap',
   version: 1,
   words,
-  traits: ['journal', 'sewn', 'lined', 'folds-over'],
+  traits: ['journal', 'lined', 'folds-over'],
   suits,
   requiredReadings: [[['pageHeight']], [['pageWidth']]],
   boardCounts: false,

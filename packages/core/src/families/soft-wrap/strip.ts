@@ -3,11 +3,10 @@ import { customary } from '../../length/unit.js'
 import type { Piece } from '../../piece/piece.js'
 import type { Job } from '../contract.js'
 import {
-  level,
+  allRound,
+  foldsBetween,
   plainStrip,
-  placePanels,
   totalWidth,
-  upright,
   type Panel,
   type Strip,
   type StripCorner,
@@ -57,15 +56,7 @@ export function layStrip(
           },
         ]
       : [],
-    lines: [
-      ...placePanels(panels)
-        .slice(1)
-        .map(({ x }) => upright('fold', x, high)),
-      upright('stitch', zero, high),
-      upright('stitch', total, high),
-      level('stitch', zero, zero, total),
-      level('stitch', high, zero, total),
-    ],
+    lines: [...foldsBetween(panels, high), ...allRound('stitch', total, high)],
     corners: [corner(zero, 1), corner(high, -1)],
   }
 }

@@ -19,7 +19,7 @@ export const turnedFlapCover = defineFamily<TurnedFlapOptions>({
   id: 'turned-flap-cover',
   version: 1,
   words,
-  traits: ['book', 'flaps', 'turned', 'sewn', 'lined'],
+  traits: ['book', 'flaps', 'turned', 'seamed', 'lined'],
   suits,
   requiredReadings: wrappedBookReadings,
   boardCounts: true,

@@ -4,12 +4,13 @@ import { neededOverBook, neededRoundBook } from '../../fit/needed.js'
 import { slipOnBands } from '../../fit/verdict.js'
 import { add, scale, subtract, zero, type Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
-import { deriveBoard, deriveWrap } from '../../object/derive.js'
+import { deriveBoard } from '../../object/derive.js'
 import { largestReading } from '../../object/reading.js'
 import { because, becauseTried, totalOf, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
-import { bookEase, wrapWithPockets } from '../book.js'
+import { bookMeasures, defaultBookEase, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
+import { byRule, easesOf, sewnEdges } from '../sized.js'
 import type { ResolvedOptions, TurnedFlapOptions } from './options.js'
 
 /** The strip, what of it goes round the book, and what is left for each flap and each turn-in. */
@@ -76,8 +77,7 @@ function fittedReasons(
 ): readonly Reason[] {
   const fitted = direction === 'width' ? options.fittedWidth : options.fittedHeight
   if (fitted !== undefined) return because(`${direction} as fitted on the book`, fitted)
-  const eases = sizing.mode === 'computed' ? { width: sizing.easeWidth, height: sizing.easeHeight } : {}
-  return [...needed, ...because('ease', eases[direction] ?? bookEase)]
+  return [...needed, ...because('ease', easesOf(sizing, defaultBookEase())[direction])]
 }
 
 function cutReasons(
@@ -87,11 +87,7 @@ function cutReasons(
   ends: readonly Reason[],
 ): readonly Reason[] {
   if (sizing.mode === 'computed') return [...fitted, ...ends]
-  const [measured, amount] =
-    direction === 'width'
-      ? [deriveWrap(object) ?? [], sizing.addWidth]
-      : [because('height of the book', largestReading(object, 'height') ?? zero), sizing.addHeight]
-  return [...measured, ...because('added by the rule', amount)]
+  return byRule(bookMeasures(object, 'wrap'), sizing)[direction]
 }
 
 function endReasons(
@@ -101,7 +97,7 @@ function endReasons(
 ): readonly Reason[] {
   const flaps = twice('flap', flapDepth)
   if (construction === 'single') return [...flaps, ...twice('end hem', endHem)]
-  return [...flaps, ...twice('seam', seam), ...twice('turned edge', turnedEdge)]
+  return [...flaps, ...sewnEdges(seam, turnedEdge)]
 }
 
 function headReasons(
@@ -110,5 +106,5 @@ function headReasons(
   turnedEdge: Length,
 ): readonly Reason[] {
   if (construction === 'single') return twice('turn-in at head and tail', headTailTurn)
-  return [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
+  return sewnEdges(seam, turnedEdge)
 }

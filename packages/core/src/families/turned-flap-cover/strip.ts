@@ -1,12 +1,14 @@
-import { negate, scale, subtract, zero, type Length } from '../../length/length.js'
+import { negate, scale, zero, type Length } from '../../length/length.js'
 import type { Piece } from '../../piece/piece.js'
 import { bookPanels, flapPanel } from '../book.js'
 import type { Job } from '../contract.js'
 import {
+  allRound,
   centred,
+  foldsBetween,
   level,
+  openingBelow,
   plainStrip,
-  placePanels,
   totalWidth,
   upright,
   type Strip,
@@ -33,16 +35,13 @@ export function layStrip(
   const single = construction === 'single'
   const out = single ? { x: endHem, y: turnIn } : { x: edge, y: edge }
   const inner = pieces.filter(({ role, trimTo }) => (role === 'interfacing' || role === 'padding') && !trimTo)
-  const folds = placePanels(panels)
-    .slice(1)
-    .map(({ x }) => upright('fold', x, high))
   return {
     ...plainStrip(panels, high),
     cutPieces: [{ piece: 'outer', at: [negate(out.x), negate(out.y)], width: width.cut, height: height.cut }],
     areas: inner.map(piece =>
       centred(piece.id, [piece.width.cut, piece.height.cut], { left: zero, room: total, high }),
     ),
-    lines: [...folds, ...(single ? hemLines(total, high) : turnedLines(total, high))],
+    lines: [...foldsBetween(panels, high), ...(single ? hemLines(total, high) : turnedLines(total, high))],
   }
 }
 
@@ -57,12 +56,8 @@ function hemLines(total: Length, high: Length): readonly StripLine[] {
 
 /** Edge-stitched all round; turned through the middle third of a long side. */
 function turnedLines(total: Length, high: Length): readonly StripLine[] {
-  const third = scale(total, 1 / 3)
   return [
-    upright('stitch', zero, high),
-    upright('stitch', total, high),
-    level('stitch', zero, zero, total),
-    level('stitch', high, zero, total),
-    { kind: 'opening', from: [third, high], to: [subtract(total, third), high] },
+    ...allRound('stitch', total, high),
+    ...openingBelow(high, { left: zero, room: total }, scale(total, 1 / 3)),
   ]
 }

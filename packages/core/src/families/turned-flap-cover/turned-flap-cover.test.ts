@@ -37,7 +37,9 @@ describe('a lined cover with turned flaps', () => {
   })
 
   it('lays a single layer over its hems: half of what the fold took away at head and foot, the hem at the ends', () => {
-    const single = planFrom(file({ layers: [{ role: 'outer', thickness: '0.3125 mm' }] }))
+    const single = planFrom(
+      file({ options: { construction: 'single' }, layers: [{ role: 'outer', thickness: '0.3125 mm' }] }),
+    )
     const [cut] = single.strip.cutPieces
     const outer = single.pieces.find(({ id }) => id === 'outer')
     if (!cut || !outer) throw new Error('No outer')

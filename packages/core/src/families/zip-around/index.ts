@@ -18,7 +18,7 @@ export const zipAround = defineFamily<ZipAroundOptions>({
   id: 'zip-around',
   version: 1,
   words,
-  traits: ['book', 'flaps', 'sewn', 'lined', 'zipped'],
+  traits: ['book', 'flaps', 'seamed', 'lined', 'zipped'],
   suits,
   requiredReadings: wrappedBookReadings,
   boardCounts: true,

@@ -10,6 +10,7 @@ import { because, becauseTried, less, totalOf, twice, type Reason } from '../../
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import { thicknessOf, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
+import { easesOf } from '../sized.js'
 import type { ResolvedOptions, ZipAroundOptions } from './options.js'
 
 export interface Body {
@@ -43,17 +44,9 @@ export function sizeBody(job: Job<ZipAroundOptions>, options: ResolvedOptions): 
     width: [...neededRoundZipped(wrapWithPockets(object, inside), bulk, gusset), ...becauseTried(told.width)],
     height: [...neededOverZipped(high, { gusset, board, flapBulk }), ...becauseTried(told.height)],
   }
-  const usual = zipEase(unit)
-  const eases = sizing.mode === 'computed' ? { width: sizing.easeWidth, height: sizing.easeHeight } : {}
+  const ease = easesOf(sizing, zipEase(unit))
   const sideOf = (direction: 'width' | 'height') =>
-    sideRoundedUp(
-      [
-        ...needed[direction],
-        ...because('ease', eases[direction] ?? usual[direction]),
-        ...twice('seam', seam),
-      ],
-      grid,
-    )
+    sideRoundedUp([...needed[direction], ...because('ease', ease[direction]), ...twice('seam', seam)], grid)
   const [width, height] = [sideOf('width'), sideOf('height')]
   const [finishedWidth, finishedHeight] = [width, height].map(side => finishedFromCut(side.cut, seam, zero))
   const judge = (direction: 'width' | 'height', finished = zero) =>

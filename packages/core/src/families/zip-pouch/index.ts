@@ -18,7 +18,7 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
   id: 'zip-pouch',
   version: 1,
   words,
-  traits: ['device', 'turned', 'sewn', 'lined', 'zipped'],
+  traits: ['device', 'turned', 'seamed', 'lined', 'zipped'],
   suits,
   requiredReadings: deviceReadings,
   boardCounts: false,

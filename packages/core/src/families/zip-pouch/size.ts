@@ -3,10 +3,11 @@ import { neededAcrossPouch, neededDownPouch } from '../../fit/needed.js'
 import { pouchBands } from '../../fit/verdict.js'
 import { add, scale, type Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
-import { because, becauseTried, less, twice, type Reason } from '../../piece/reason.js'
+import { because, becauseTried, less, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
-import { deviceEase, deviceOf } from '../device.js'
+import { byRule, easesOf, sewnEdges } from '../sized.js'
+import { deviceEase, deviceMeasures, deviceOf } from '../device.js'
 import type { ResolvedOptions, ZipPouchOptions } from './options.js'
 
 export interface Wall {
@@ -29,16 +30,11 @@ export function sizeWall(job: Job<ZipPouchOptions>, { zipExposed }: ResolvedOpti
     height: [...neededDownPouch(device, bulk, 'closed'), ...becauseTried(told.height)],
   }
   const shows = scale(zipExposed, 1 / 2)
-  const allowances = [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
+  const ease = easesOf(sizing, deviceEase)
   const cut = (direction: 'width' | 'height'): readonly Reason[] => {
-    if (sizing.mode === 'rule')
-      return [
-        ...because(`${direction} of the device`, device[direction]),
-        ...because('added by the rule', direction === 'width' ? sizing.addWidth : sizing.addHeight),
-      ]
-    const ease = (direction === 'width' ? sizing.easeWidth : sizing.easeHeight) ?? deviceEase[direction]
+    if (sizing.mode === 'rule') return byRule(deviceMeasures(device), sizing)[direction]
     const zip = direction === 'height' ? less('half of what shows of the zip', shows) : []
-    return [...needed[direction], ...because('ease', ease), ...allowances, ...zip]
+    return [...needed[direction], ...because('ease', ease[direction]), ...sewnEdges(seam, turnedEdge), ...zip]
   }
   const width = sideRoundedUp(cut('width'), grid)
   const height = sideRoundedUp(cut('height'), grid)

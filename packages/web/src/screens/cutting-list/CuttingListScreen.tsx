@@ -145,15 +145,17 @@ interface FactsProps {
 }
 
 function Facts({ file, plan, unit }: FactsProps) {
-  const isGlued = findFamily(file.family)?.traits.includes('glued') ?? false
+  const { traits = [] } = findFamily(file.family) ?? {}
   return (
     <p className="mt-1 text-soft">
-      {isGlued ? (
-        'Glued: the turn-ins are included, and there is no seam. '
-      ) : (
+      {traits.includes('seamed') ? (
         <>
           Seam <Length value={plan.settled.seam} unit={unit} />, included.{' '}
         </>
+      ) : traits.includes('glued') ? (
+        'Glued: the turn-ins are included, and there is no seam. '
+      ) : (
+        'Stitched near its edges: there is no seam. '
       )}
       {plan.fits.map(({ direction, finished, verdict }) => (
         <span key={direction}>

@@ -14,12 +14,11 @@ export function OptionsForm() {
   const family = findFamily(file.family)
   if (!family) return null
   const settled = planned.plan?.settled
-  // What is glued has no seam to allow for.
-  const isGlued = family.traits.includes('glued')
+  const isSeamed = family.traits.includes('seamed')
   return (
     <section className="grid gap-5">
-      <h3 className="text-lg font-semibold">{isGlued ? 'Options and grid' : 'Seam, options and grid'}</h3>
-      {!isGlued && (
+      <h3 className="text-lg font-semibold">{isSeamed ? 'Seam, options and grid' : 'Options and grid'}</h3>
+      {isSeamed && (
         <LengthField
           label="Seam allowance"
           unit={unit}

@@ -72,7 +72,7 @@ function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
   const { id, name, reason, price, cover, plan } = choice
   const outer = plan.pieces.find(piece => piece.id === 'outer')
   const { words, tone } = headlineOf(plan)
-  const isGlued = cover.family.traits.includes('glued')
+  const isSeamed = cover.family.traits.includes('seamed')
   const differs = inUse && !chosen ? describeDifferences(choice, inUse, unit) : []
   return (
     <tr className="border-t border-rule align-top has-checked:bg-thread-soft" data-recipe={id}>
@@ -114,7 +114,7 @@ function Row({ choice, inUse, unit, scale, chosen, onChoose }: RowProps) {
           <>
             <Length value={outer.width.cut} unit={unit} bare /> ×{' '}
             <Length value={outer.height.cut} unit={unit} />
-            {!isGlued && (
+            {isSeamed && (
               <span className="block text-sm text-soft">
                 seam <Length value={plan.settled.seam} unit={unit} />
               </span>
