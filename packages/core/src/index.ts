@@ -197,7 +197,8 @@ export type { Notion } from './piece/notion.js'
 export type { Piece } from './piece/piece.js'
 export type { Reason } from './piece/reason.js'
 export type { Side } from './piece/side.js'
-export { plan, type PlacedExtra, type Plan } from './plan.js'
+export { plan, type Plan } from './plan/plan.js'
+export type { PlacedExtra } from './plan/placed.js'
 export {
   checkSimulation,
   isUnmakeableBeyondFit,

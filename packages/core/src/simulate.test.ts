@@ -5,7 +5,7 @@ import { simulationToJson } from './file/simulation-json.js'
 import { coverFile, coverFrom, everyReading, familyFile } from './file/testing/cover-files.js'
 import { usualHand } from './fit/simulation/hand.js'
 import type { Simulation } from './fit/simulation/summarise.js'
-import { plan } from './plan.js'
+import { plan } from './plan/plan.js'
 import { checkSimulation, simulate, type SimulationOptions } from './simulate.js'
 
 const simulated = (file: CoverFile, options: SimulationOptions = {}): Simulation => {

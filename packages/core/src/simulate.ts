@@ -8,7 +8,7 @@ import { summarise, type Judged, type Simulation } from './fit/simulation/summar
 import { mm, toMm } from './length/length.js'
 import { readingKeys, smallestReading } from './object/reading.js'
 import { deriveUncertainty } from './object/uncertainty.js'
-import { plan, type Plan } from './plan.js'
+import { plan, type Plan } from './plan/plan.js'
 
 export const usualMakes = 50_000
 export const usualSeed = 1

@@ -2,7 +2,7 @@ import { expect } from 'chai'
 import { coverFrom, familyFile } from '../file/testing/cover-files.js'
 import { sayProperly } from '../finding/say.js'
 import { mm, zero } from '../length/length.js'
-import { plan } from '../plan.js'
+import { plan } from '../plan/plan.js'
 import { drawMissing } from './missing-drawing.js'
 
 const say = sayProperly('mm')

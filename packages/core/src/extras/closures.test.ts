@@ -12,7 +12,7 @@ import {
   pieceOf,
   planFrom,
 } from '../file/testing/cover-files.js'
-import type { Plan } from '../plan.js'
+import type { Plan } from '../plan/plan.js'
 import { add, mm, subtract, toJsonMm, toMm, zero } from '../length/length.js'
 
 /** The thing is 240 × 160 × 20 mm; its slip-on cover has a seam of 6. */

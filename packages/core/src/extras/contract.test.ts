@@ -4,7 +4,7 @@ import { listOptionFields } from '../families/option-fields.js'
 import type { CoverFile } from '../file/cover-schema.js'
 import { codesOf, familyFile, planFrom } from '../file/testing/cover-files.js'
 import { totalOf } from '../piece/reason.js'
-import type { Plan } from '../plan.js'
+import type { Plan } from '../plan/plan.js'
 import type { PlaceKey } from './place-keys.js'
 import { extras } from './registry.js'
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { plan } from '../plan.js'
+import { plan } from '../plan/plan.js'
 import { applyRepair } from './apply-repair.js'
 import { changeUnit } from './change-unit.js'
 import { coverJsonSchema } from './json-schema.js'

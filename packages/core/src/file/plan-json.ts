@@ -11,7 +11,7 @@ import type { Notion } from '../piece/notion.js'
 import type { Piece } from '../piece/piece.js'
 import { because, type Reason } from '../piece/reason.js'
 import type { Side } from '../piece/side.js'
-import type { Plan } from '../plan.js'
+import type { Plan } from '../plan/plan.js'
 
 interface Millimetres {
   readonly mm: number

@@ -4,7 +4,7 @@ import type { Cover } from '../file/cover.js'
 import type { Length } from '../length/length.js'
 import type { Role } from '../material/role.js'
 import { nest } from '../nest/nest.js'
-import type { Plan } from '../plan.js'
+import type { Plan } from '../plan/plan.js'
 
 /**
  * How much of a cloth of that usable width the pieces of a role take, laid out as scissors cut them: a first layout, found

@@ -1,6 +1,6 @@
 import type { Cover } from '../file/cover.js'
 import type { CoveredObject } from '../object/reading.js'
-import { plan } from '../plan.js'
+import { plan } from '../plan/plan.js'
 
 /** Beyond this many things the exact search would try too many ways to share them out. */
 const mostExact = 12

@@ -8,7 +8,7 @@ import { mm, scale, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 import { readingWords } from '../object/reading-words.js'
 import { largestReading, readingKeys, type ReadingKey } from '../object/reading.js'
-import { plan, type Plan } from '../plan.js'
+import { plan, type Plan } from '../plan/plan.js'
 import { fitsOnSheet, type Sheet } from './sheet.js'
 import { readPlannable } from './sizing-choices.js'
 

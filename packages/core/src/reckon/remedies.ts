@@ -6,7 +6,7 @@ import { deriveWrapFromSides } from '../object/derive.js'
 import type { Reading, ReadingKey } from '../object/reading.js'
 import { deriveUncertainty } from '../object/uncertainty.js'
 import { totalOf } from '../piece/reason.js'
-import { plan, type Plan } from '../plan.js'
+import { plan, type Plan } from '../plan/plan.js'
 import { judgedIn, simulating, type SimulationOptions } from '../simulate.js'
 
 /** Something a maker can do for a better chance. */

@@ -6,7 +6,7 @@ import { readDraft } from '../file/read-cover.js'
 import { formatLength } from '../length/format.js'
 import { subtract, type Length } from '../length/length.js'
 import { customary, type Unit } from '../length/unit.js'
-import { plan, type Plan } from '../plan.js'
+import { plan, type Plan } from '../plan/plan.js'
 import { askedReadings } from '../object/required.js'
 
 /** One way to find the size of a cover, and what it comes to on this thing with these layers. */

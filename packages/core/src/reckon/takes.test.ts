@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import type { CoverFile, TypedObject } from '../file/cover-schema.js'
 import { coverFrom, everyReading, familyFile } from '../file/testing/cover-files.js'
 import { toMm } from '../length/length.js'
-import { plan } from '../plan.js'
+import { plan } from '../plan/plan.js'
 import { fewestCovers } from './fewest-covers.js'
 import { coverTakes } from './takes.js'
 

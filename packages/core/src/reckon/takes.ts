@@ -2,7 +2,7 @@ import type { Cover } from '../file/cover.js'
 import { refit, type Fit } from '../fit/fit.js'
 import { missingReadings } from '../object/required.js'
 import type { CoveredObject } from '../object/reading.js'
-import { plan, type Plan } from '../plan.js'
+import { plan, type Plan } from '../plan/plan.js'
 
 /** How a cover that is made already would sit on another thing. */
 export type Takes =

@@ -3,7 +3,7 @@ import type { CoverFile } from '../file/cover-schema.js'
 import { coverFrom, everyReading, familyFile, fitOf, planFrom } from '../file/testing/cover-files.js'
 import { readCover } from '../file/read-cover.js'
 import { toJsonMm } from '../length/length.js'
-import { plan } from '../plan.js'
+import { plan } from '../plan/plan.js'
 import { simulate } from '../simulate.js'
 import { planTrialBands, whyTrial } from './trial-piece.js'
 

@@ -4,7 +4,7 @@ import { add, inches, scale, subtract, type Length } from '../length/length.js'
 import { roundUpToGrid } from '../length/grid.js'
 import { customary } from '../length/unit.js'
 import { outerOf } from '../material/layer.js'
-import { plan, type Plan } from '../plan.js'
+import { plan, type Plan } from '../plan/plan.js'
 
 /** A band of scrap that tells, before the cloth is cut, what the thing really needs in one direction. */
 export interface TrialBand {

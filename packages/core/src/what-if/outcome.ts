@@ -2,7 +2,7 @@ import type { Cover } from '../file/cover.js'
 import { refit, type Fit } from '../fit/fit.js'
 import { add, longest, subtract, zero, type Length } from '../length/length.js'
 import type { Piece } from '../piece/piece.js'
-import { plan, type Plan } from '../plan.js'
+import { plan, type Plan } from '../plan/plan.js'
 import { missingIn, whatIfs } from './kinds.js'
 import { fitIn, type Planned, type WhatIf, type WhatIfId } from './what-if.js'
 

@@ -2,7 +2,7 @@ import type { Cover } from '../file/cover.js'
 import type { Direction } from '../finding/finding.js'
 import type { Fit } from '../fit/fit.js'
 import type { Length } from '../length/length.js'
-import type { Plan } from '../plan.js'
+import type { Plan } from '../plan/plan.js'
 
 /** What goes otherwise than planned, again and again. Source: docs/craft.md, What if. */
 export const whatIfIds = [

@@ -1,11 +1,11 @@
 import { expect } from 'chai'
 import fc from 'fast-check'
-import type { CoverFile } from './file/cover-schema.js'
-import { planToJson } from './file/plan-json.js'
-import { readCover } from './file/read-cover.js'
-import { codesOf, coverFile, coverFrom, metricFile, planFrom } from './file/testing/cover-files.js'
-import { toMm } from './length/length.js'
-import { totalOf } from './piece/reason.js'
+import type { CoverFile } from '../file/cover-schema.js'
+import { planToJson } from '../file/plan-json.js'
+import { readCover } from '../file/read-cover.js'
+import { codesOf, coverFile, coverFrom, metricFile, planFrom } from '../file/testing/cover-files.js'
+import { toMm } from '../length/length.js'
+import { totalOf } from '../piece/reason.js'
 import { plan } from './plan.js'
 
 const millimetres = (min: number, max: number) =>

@@ -1,0 +1,42 @@
+import type { ExtraPlan } from '../extras/contract.js'
+import type { Strip } from '../families/strip.js'
+import { subtract, type Length } from '../length/length.js'
+
+/** An extra on its piece, seen from the right side: its lower left corner from that of the piece. */
+export interface PlacedExtra {
+  /** Which extra, counted from 0. */
+  readonly extra: number
+  readonly ground: { readonly name: string; readonly width: Length; readonly height: Length }
+  readonly x: Length
+  readonly y: Length
+  readonly width: Length
+  readonly height: Length
+}
+
+/** The first footprint that has ground of its own. */
+export function placesOf({ footprints }: ExtraPlan, extra: number): readonly PlacedExtra[] {
+  return footprints.slice(0, 1).flatMap(({ at, width, height, face, within: ground }) => {
+    if (!ground) return []
+    const left = subtract(at[0], ground.at[0])
+    return [
+      {
+        extra,
+        ground: { name: ground.name, width: ground.width, height: ground.height },
+        x: face === 'inside' ? subtract(subtract(ground.width, left), width) : left,
+        y: subtract(subtract(ground.height, subtract(at[1], ground.at[1])), height),
+        width,
+        height,
+      },
+    ]
+  })
+}
+
+/** The strip with what extras lay on it. */
+export function withExtras(strip: Strip, added: readonly (ExtraPlan | undefined)[]): Strip {
+  return {
+    ...strip,
+    lines: [...strip.lines, ...added.flatMap(extra => extra?.lines ?? [])],
+    shapes: [...strip.shapes, ...added.flatMap(extra => extra?.shapes ?? [])],
+    holes: [...strip.holes, ...added.flatMap(extra => extra?.holes ?? [])],
+  }
+}

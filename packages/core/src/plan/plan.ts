@@ -1,0 +1,100 @@
+import type { ExtraPlan, SizeNote } from '../extras/contract.js'
+import type { FamilyOptions, FamilyPlan, Job } from '../families/contract.js'
+import { settleMakeUp, type Settled } from '../families/recipe.js'
+import type { AddedExtra, Cover } from '../file/cover.js'
+import { toldByTrial } from '../fit/trial.js'
+import { add, zero, type Length } from '../length/length.js'
+import { outerOf } from '../material/layer.js'
+import { checkReadings } from '../object/cross-check.js'
+import { isCuttable } from '../piece/piece.js'
+import { judgeExtras } from './judge-extras.js'
+import { checkPiece, judgeMaking } from './judge-making.js'
+import { numbered, numberedNotions } from './numbered.js'
+import { placesOf, withExtras, type PlacedExtra } from './placed.js'
+
+/** Everything worked out for one cover. */
+export interface Plan extends FamilyPlan {
+  /** What recipe and defaults settled on. */
+  readonly settled: { readonly seam: Length; readonly options: object }
+  /** Which extra, counted from 0, brought each of the pieces that the way of making did not. */
+  readonly extraPieces: Readonly<Record<string, number>>
+  /** Where extras lie on the pieces that carry them. */
+  readonly placed: readonly PlacedExtra[]
+  /** What else is to be known of the extras: by which, counted from 0. */
+  readonly notes: readonly (SizeNote & { readonly extra: number })[]
+}
+
+/**
+ * Plans a cover: pieces with reasons, notions, panels, fit and findings. The readings its family requires must be
+ * there (`readCover` sees to it). Pieces that come out at nothing are left out and found fault with.
+ */
+export function plan(cover: Cover): Plan {
+  const { family, objects } = cover
+  const settled = settleMakeUp(family, cover)
+  const carried = cover.extras.map(added => added.extra.refuses(family.traits) === undefined)
+  const job = jobOf(cover, settled, thicknessInside(cover, carried))
+  const made = family.plan(job)
+  const added = cover.extras.map((entry, index) =>
+    carried[index] ? planExtra(cover, job, made, entry, index) : undefined,
+  )
+  const pieces = numbered([
+    ...made.pieces.map(piece => ({ piece })),
+    ...added.flatMap((extra, index) => (extra?.pieces ?? []).map(piece => ({ piece, index }))),
+  ])
+  return {
+    ...made,
+    pieces: pieces.map(({ piece }) => piece).filter(isCuttable),
+    extraPieces: Object.fromEntries(
+      pieces.flatMap(({ piece, index }) => (index === undefined ? [] : [[piece.id, index]])),
+    ),
+    placed: added.flatMap((extra, index) => (extra ? placesOf(extra, index) : [])),
+    notes: added.flatMap((entry, extra) => (entry?.notes ?? []).map(note => ({ ...note, extra }))),
+    notions: numberedNotions([...made.notions, ...added.flatMap(extra => extra?.notions ?? [])]),
+    strip: withExtras(made.strip, added),
+    settled: { seam: settled.seam, options: family.resolveOptions(job) },
+    findings: [
+      ...objects.flatMap(object => checkReadings(object, { boardCounts: family.boardCounts })),
+      ...settled.findings,
+      ...made.findings,
+      ...judgeMaking(cover, job, made),
+      ...added.flatMap(extra => extra?.findings ?? []),
+      ...judgeExtras(cover, made, added, job.inside),
+      ...pieces.flatMap(({ piece }) => checkPiece(piece)),
+    ],
+  }
+}
+
+function jobOf(cover: Cover, { seam, sizing, options }: Settled, inside: Length): Job<FamilyOptions> {
+  const { object, objects, stack, unit, grid } = cover
+  const untried = { object, objects, stack, unit, grid, seam, sizing, options, inside, told: {} }
+  return { ...untried, told: cover.trial ? toldByTrial(cover.trial, planTrial(cover, untried)) : {} }
+}
+
+/** The cover as its trial piece is made: the outer cloth, or scrap like it, and nothing else. */
+function planTrial({ family, stack }: Cover, job: Job<FamilyOptions>): FamilyPlan {
+  return family.plan({ ...job, stack: [outerOf(stack)], inside: zero })
+}
+
+function thicknessInside(
+  { extras, object, stack, unit, family }: Cover,
+  carried: readonly boolean[],
+): Length {
+  return add(
+    ...extras.map(({ extra, options }, index) =>
+      carried[index]
+        ? (extra.thickness?.({ object, stack, unit, traits: family.traits, options }) ?? zero)
+        : zero,
+    ),
+  )
+}
+
+function planExtra(
+  { family, object, unit, grid, stack }: Cover,
+  { seam }: Job<FamilyOptions>,
+  cover: FamilyPlan,
+  { extra, options }: AddedExtra,
+  index: number,
+): ExtraPlan {
+  const { traits } = family
+  return extra.plan({ object, unit, grid, stack, seam, traits, cover, options, about: `extra:${index}` })
+}
