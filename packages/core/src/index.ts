@@ -124,9 +124,14 @@ export { formatLength } from './length/format.js'
 export { cuttingGrids, defaultGrid } from './length/grid.js'
 export {
   add,
+  clamp,
   inches,
+  longest,
   mm,
+  ofTicks,
   ratio,
+  roundTo,
+  roundUpTo,
   scale,
   subtract,
   toInches,

@@ -1,4 +1,4 @@
-import { inches, mm, toMm, type Length } from '../length/length.js'
+import { inches, mm, roundUpTo, toMm, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 import type { LayoutRequest } from '../nest/request.js'
 import type { Layout } from '../nest/layout.js'
@@ -13,8 +13,7 @@ export function shopStep(unit: Unit): Length {
 
 /** What to ask for so that so much is there after washing: the next of the shop’s steps. */
 export function lengthToBuy(needed: Length, washing: Washing, unit: Unit): Length {
-  const step = shopStep(unit)
-  return (Math.ceil(beforeWash(needed, washing) / step) * step) as Length
+  return roundUpTo(beforeWash(needed, washing), shopStep(unit))
 }
 
 interface Way {

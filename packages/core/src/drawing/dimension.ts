@@ -1,4 +1,4 @@
-import { add, scale, type Length } from '../length/length.js'
+import { add, scale, subtract, type Length } from '../length/length.js'
 import { line, text, type Mark, type Point } from './drawing.js'
 
 /** A dimension line under a stretch: end marks, arrows and the size. `tick` is half the length of an end mark. */
@@ -6,7 +6,7 @@ export function drawWidth(from: Point, to: Point, label: string, tick: Length): 
   const middle: Point = [scale(add(from[0], to[0]), 1 / 2), add(from[1], scale(tick, 3))]
   return [
     line(from, to, 'measure', 'both'),
-    ...[from, to].map(([x, y]) => line([x, (y - tick) as Length], [x, add(y, tick)], 'measure')),
+    ...[from, to].map(([x, y]) => line([x, subtract(y, tick)], [x, add(y, tick)], 'measure')),
     text(middle, label, { size: 'small' }),
   ]
 }
@@ -20,7 +20,7 @@ export function drawHeight(from: Point, to: Point, label: string, tick: Length):
   const short = to[1] - from[1] < tick * 18
   return [
     line(from, to, 'measure', short ? undefined : 'both'),
-    ...[from, to].map(([x, y]) => line([(x - tick) as Length, y], [add(x, tick), y], 'measure')),
+    ...[from, to].map(([x, y]) => line([subtract(x, tick), y], [add(x, tick), y], 'measure')),
     short
       ? text([add(from[0], scale(tick, 2)), middle[1]], label, { size: 'small', align: 'start' })
       : text(middle, label, { size: 'small', turned: true }),

@@ -1,4 +1,4 @@
-import type { Length } from '../length/length.js'
+import { add, type Length } from '../length/length.js'
 
 /** A place on a drawing: x to the right, y down, both in Length. */
 export type Point = readonly [Length, Length]
@@ -105,8 +105,8 @@ export function rectangle(
     piece,
   }: { readonly style: LineStyle; readonly fill?: Fill; readonly piece?: string },
 ): PathMark {
-  const right = (x + width) as Length
-  const bottom = (y + height) as Length
+  const right = add(x, width)
+  const bottom = add(y, height)
   return {
     kind: 'path',
     start: [x, y],

@@ -1,4 +1,4 @@
-import { add, longest, scale, shortest, zero, type Length } from '../length/length.js'
+import { add, longest, scale, shortest, subtract, zero, type Length } from '../length/length.js'
 import type { Role } from '../material/role.js'
 import type { Placement } from '../nest/layout.js'
 import type { Part } from '../nest/cut-order.js'
@@ -44,7 +44,7 @@ export function drawSheet(sheet: SheetToDraw): Drawing {
 /** A line beside each long edge: the woven edges, which are cut off. Boards and card have none. */
 function selvedges({ role, width, length }: SheetToDraw, by: Length): readonly Mark[] {
   if (role === 'board' || role === 'card') return []
-  return [by, (width - by) as Length].map(x => line([x, zero], [x, length], 'hem'))
+  return [by, subtract(width, by)].map(x => line([x, zero], [x, length], 'hem'))
 }
 
 function grain({ print, length }: SheetToDraw, margin: Length): readonly Mark[] {

@@ -1,6 +1,6 @@
 import type { Ply } from '../families/section.js'
 import { sayThickness } from '../finding/say.js'
-import { add, ratio, scale, type Length } from '../length/length.js'
+import { add, longest, ratio, scale, subtract, type Length } from '../length/length.js'
 import { rectangle, text, type Mark, type Point } from './drawing.js'
 import { fillOf } from './ply-fill.js'
 
@@ -30,12 +30,12 @@ export function drawDetail(
       }),
     ]
   })
-  const bottom = (Math.max(y, labelY) + unit * 2) as Length
+  const bottom = add(longest(y, labelY), scale(unit, 2))
   const title = text([left, add(top, scale(unit, 2.5))], `the layers, ${times} times as thick`, {
     align: 'start',
     size: 'small',
   })
-  return { marks: [title, ...marks], height: (bottom - top) as Length }
+  return { marks: [title, ...marks], height: subtract(bottom, top) }
 }
 
 function thicknessOf({ thickness, pressed }: Ply): string {

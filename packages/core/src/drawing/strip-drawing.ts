@@ -7,7 +7,7 @@ import {
   type StripLine,
 } from '../families/strip.js'
 import type { SayLength } from '../finding/say.js'
-import { add, longest, scale, zero, type Length } from '../length/length.js'
+import { add, longest, negate, scale, subtract, zero, type Length } from '../length/length.js'
 import { drawHeight, drawWidth } from './dimension.js'
 import { line, rectangle, text, type Drawing, type LineStyle, type Mark, type Point } from './drawing.js'
 import { drawCorners, outlineOf } from './strip-outline.js'
@@ -84,14 +84,13 @@ function overhang({ cutPieces, height, shapes, lines }: Strip, total: Length) {
     xs.push(at[0], add(at[0], width))
     ys.push(at[1], add(at[1], high))
   }
-  const most = (values: readonly number[]) =>
-    values.reduce((found, value) => Math.max(found, value), 0) as Length
-  const before = (values: readonly Length[]) => most(values.map(value => 0 - value))
+  const most = (values: readonly Length[]) => longest(zero, ...values)
+  const before = (values: readonly Length[]) => most(values.map(negate))
   return {
     left: before(xs),
-    right: most(xs.map(x => x - total)),
+    right: most(xs.map(x => subtract(x, total))),
     above: before(ys),
-    below: most(ys.map(y => y - height)),
+    below: most(ys.map(y => subtract(y, height))),
   }
 }
 

@@ -108,5 +108,5 @@ function spanOf(
   axis: 0 | 1,
 ): readonly [Length, Length] {
   const start = at[axis]
-  return [start, (start + (axis === 0 ? width : height)) as Length]
+  return [start, add(start, axis === 0 ? width : height)]
 }

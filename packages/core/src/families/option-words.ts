@@ -1,4 +1,4 @@
-import type { Length } from '../length/length.js'
+import { ofTicks, type Length } from '../length/length.js'
 import type { OptionField } from './option-fields.js'
 
 type Fields = readonly (readonly [string, OptionField])[]
@@ -14,7 +14,7 @@ export function nameOption(fields: Fields, key: string): string {
 export function wordOption(fields: Fields, key: string, value: unknown): Length | string {
   const field = fieldOf(fields, key)
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
-  if (typeof value === 'number') return field?.field === 'count' ? String(value) : (value as Length)
+  if (typeof value === 'number') return field?.field === 'count' ? String(value) : ofTicks(value)
   const text = String(value)
   if (field?.field === 'choice') return field.choices[text] ?? text
   return field?.field === 'length' ? (field.named?.[text] ?? text) : text

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { lengthInput } from '../length/length-input.js'
 import { customary, units, type Unit } from '../length/unit.js'
 import { formatLength } from '../length/format.js'
-import { mm, zero, type Length } from '../length/length.js'
+import { mm, ofTicks, zero } from '../length/length.js'
 import {
   layoutLimits as limits,
   turns,
@@ -175,7 +175,7 @@ function checkPin(
   const [wide, high] = pin.turned ? [height, width] : [width, height]
   const over = Math.max(pin.x + wide - cloth.width, pin.y + high - (cloth.length ?? Infinity))
   if (over <= 0) return []
-  const say = formatLength(over as Length, unit, { finest: 16 })
+  const say = formatLength(ofTicks(over), unit, { finest: 16 })
   return [
     {
       path,

@@ -1,5 +1,5 @@
 import { findingWhen, type Direction, type Finding } from '../finding/finding.js'
-import { negate, scale, subtract, type Length } from '../length/length.js'
+import { add, negate, scale, subtract, type Length } from '../length/length.js'
 import { layerOf, outerOf, type Layer, type Stack } from '../material/layer.js'
 import { totalOf, type Reason } from '../piece/reason.js'
 import { sewnAtBothEdges, type Making } from './making.js'
@@ -37,7 +37,7 @@ export interface Sizes {
 
 /** Seam line to seam line, lying flat, from what is cut: cut − 2·seam − 2r. Source: docs/craft.md, Fit. */
 export function finishedFromCut(cut: Length, seam: Length, turnedEdge: Length): Length {
-  return subtract(cut, scale((seam + turnedEdge) as Length, 2))
+  return subtract(cut, scale(add(seam, turnedEdge), 2))
 }
 
 export function judgeFit(

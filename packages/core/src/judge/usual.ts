@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import { listOptionFields } from '../families/option-fields.js'
 import { findingWhen, type Finding, type Subject } from '../finding/finding.js'
 import type { Repair } from '../finding/repair.js'
-import { mm, type Length } from '../length/length.js'
+import { mm, ofTicks } from '../length/length.js'
 
 interface Reporting {
   readonly aboutOf: (key: string) => Subject
@@ -20,7 +20,7 @@ export function checkUsual(
     const value = stated[key]
     if (field.field !== 'length' || !field.usualMm || typeof value !== 'number') return []
     const [least, most] = [mm(field.usualMm[0]), mm(field.usualMm[1])]
-    const length = value as Length
+    const length = ofTicks(value)
     const nearest = length < least ? least : most
     const repair: Repair = {
       kind: 'set-option',

@@ -1,4 +1,4 @@
-import { add, inches, mm, subtract, zero, type Length } from './length.js'
+import { add, inches, mm, roundDownTo, roundUpTo, subtract, zero, type Length } from './length.js'
 import type { Unit } from './unit.js'
 
 /** What cut sizes are rounded to: a mark that scissors and ruler can follow. */
@@ -21,11 +21,11 @@ const forgiven = mm(0.05)
 /** The next mark at or above `length`. A length of nothing or less stays as it is: there is nothing to cut. */
 export function roundUpToGrid(length: Length, grid: Length): Length {
   if (length <= zero) return length
-  return (Math.ceil(subtract(length, forgiven) / grid) * grid) as Length
+  return roundUpTo(subtract(length, forgiven), grid)
 }
 
 /** The next mark at or below `length`; may be zero. */
 export function roundDownToGrid(length: Length, grid: Length): Length {
   if (length <= zero) return length
-  return (Math.floor(add(length, forgiven) / grid) * grid) as Length
+  return roundDownTo(add(length, forgiven), grid)
 }

@@ -1,6 +1,22 @@
 import { expect } from 'chai'
 import fc from 'fast-check'
-import { add, inches, mm, scale, subtract, toJsonMm, toMm, zero, type Length } from './length.js'
+import {
+  add,
+  clamp,
+  endless,
+  inches,
+  mm,
+  roundDownTo,
+  roundTo,
+  roundUpTo,
+  scale,
+  subtract,
+  tick,
+  toJsonMm,
+  toMm,
+  zero,
+  type Length,
+} from './length.js'
 import { customary } from './unit.js'
 
 const wholeLength = fc.integer({ min: 0, max: 2_000_000 }).map(ticks => ticks as Length)
@@ -42,5 +58,28 @@ describe('Length', () => {
     expect(toMm(customary(10, 'cm'))).to.equal(250)
     // 7 in = 177.8 mm has no twin of its own: the nearest whole millimetre
     expect(toMm(customary(7, 'mm'))).to.equal(178)
+  })
+
+  it('goes up, down or to the nearest multiple of a step', () => {
+    const step = inches(1 / 8)
+    // 5/16 in lies between 2/8 and 3/8
+    expect(roundUpTo(inches(5 / 16), step)).to.equal(inches(3 / 8))
+    expect(roundDownTo(inches(5 / 16), step)).to.equal(inches(1 / 4))
+    expect(roundTo(inches(9 / 32), step)).to.equal(inches(1 / 4))
+    expect(roundTo(inches(11 / 32), step)).to.equal(inches(3 / 8))
+    for (const round of [roundUpTo, roundDownTo, roundTo])
+      expect(round(inches(1 / 2), step)).to.equal(inches(1 / 2))
+    // a part of a tick is a whole one, or none
+    expect([roundUpTo(scale(tick, 0.3), tick), roundDownTo(scale(tick, 0.7), tick)]).to.deep.equal([1, 0])
+  })
+
+  it('stays within bounds, at the lower where they leave no room', () => {
+    expect([mm(-3), mm(5), mm(12)].map(length => clamp(length, zero, mm(10)))).to.deep.equal([
+      zero,
+      mm(5),
+      mm(10),
+    ])
+    expect(clamp(mm(5), zero, mm(-2))).to.equal(zero)
+    expect(clamp(mm(5), zero, endless)).to.equal(mm(5))
   })
 })

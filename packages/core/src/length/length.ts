@@ -15,6 +15,12 @@ const partsPerTick = 1024
 
 export const zero = 0 as Length
 
+/** The smallest length that is told apart. */
+export const tick = 1 as Length
+
+/** Longer than any: cloth off a bolt that is as long as one likes. */
+export const endless = Infinity as Length
+
 /** Millimetres, rounded to the nearest whole tick. */
 export function mm(millimetres: number): Length {
   return wholeTicks(millimetres * ticksPerMillimetre)
@@ -46,6 +52,31 @@ export function negate(length: Length): Length {
 
 export function absolute(length: Length): Length {
   return Math.abs(length) as Length
+}
+
+/** The next multiple of a step at or above a length. */
+export function roundUpTo(length: Length, step: Length): Length {
+  return (Math.ceil(length / step) * step) as Length
+}
+
+/** The next multiple of a step at or below a length. */
+export function roundDownTo(length: Length, step: Length): Length {
+  return (Math.floor(length / step) * step) as Length
+}
+
+/** The nearest multiple of a step. */
+export function roundTo(length: Length, step: Length): Length {
+  return (Math.round(length / step) * step + 0) as Length
+}
+
+/** A length within bounds; the lower one where they leave no room. */
+export function clamp(length: Length, least: Length, most: Length): Length {
+  return Math.max(least, Math.min(length, most)) as Length
+}
+
+/** Plain numbers of ticks, as searches reckon with them, as a length again: as they are, without rounding. */
+export function ofTicks(ticks: number): Length {
+  return ticks as Length
 }
 
 /** The largest of at least one length. */

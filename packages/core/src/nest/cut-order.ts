@@ -1,4 +1,4 @@
-import type { Length } from '../length/length.js'
+import { add, subtract, type Length } from '../length/length.js'
 import type { Layout, Placement, UsedSheet } from './layout.js'
 
 /** One cut with ruler and blade, right across the part in hand. */
@@ -92,8 +92,8 @@ interface Cut {
 
 /** Of the cuts that leave every piece whole, the one that comes nearest to halving what lies there. */
 function bestCut(part: Part, placed: readonly Placement[]): Cut | undefined {
-  const ys = placed.flatMap(({ y, height }) => [y, y + height])
-  const xs = placed.flatMap(({ x, width }) => [x, x + width])
+  const ys = placed.flatMap(({ y, height }) => [y, add(y, height)])
+  const xs = placed.flatMap(({ x, width }) => [x, add(x, width)])
   const cuts = [
     ...inside(ys, part.y, part.y + part.height).map(y => cutAcross(part, y)),
     ...inside(xs, part.x, part.x + part.width).map(x => cutAlong(part, x)),
@@ -103,25 +103,25 @@ function bestCut(part: Part, placed: readonly Placement[]): Cut | undefined {
   return cuts.toSorted((one, other) => uneven(one) - uneven(other))[0]
 }
 
-function inside(places: readonly number[], from: number, to: number): readonly number[] {
+function inside(places: readonly Length[], from: number, to: number): readonly Length[] {
   return [...new Set(places)].filter(place => place > from && place < to)
 }
 
-function cutAcross({ x, y, width, height }: Part, at: number): Cut {
+function cutAcross({ x, y, width, height }: Part, at: Length): Cut {
   return {
     direction: 'across',
-    at: (at - y) as Length,
-    near: { x, y, width, height: (at - y) as Length },
-    far: { x, y: at as Length, width, height: (y + height - at) as Length },
+    at: subtract(at, y),
+    near: { x, y, width, height: subtract(at, y) },
+    far: { x, y: at, width, height: subtract(add(y, height), at) },
   }
 }
 
-function cutAlong({ x, y, width, height }: Part, at: number): Cut {
+function cutAlong({ x, y, width, height }: Part, at: Length): Cut {
   return {
     direction: 'along',
-    at: (at - x) as Length,
-    near: { x, y, width: (at - x) as Length, height },
-    far: { x: at as Length, y, width: (x + width - at) as Length, height },
+    at: subtract(at, x),
+    near: { x, y, width: subtract(at, x), height },
+    far: { x: at, y, width: subtract(add(x, width), at), height },
   }
 }
 

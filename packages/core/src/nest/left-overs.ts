@@ -1,4 +1,4 @@
-import type { Length } from '../length/length.js'
+import { ofTicks, type Length } from '../length/length.js'
 import type { Layout } from './layout.js'
 
 /** A rectangle of cloth that nothing lies on. */
@@ -38,10 +38,10 @@ export function findLeftOvers(
     return largestFree(whole, here, least).map(({ x, y, width: wide, height }) => ({
       cloth,
       sheet,
-      x: x as Length,
-      y: y as Length,
-      width: wide as Length,
-      height: height as Length,
+      x: ofTicks(x),
+      y: ofTicks(y),
+      width: ofTicks(wide),
+      height: ofTicks(height),
     }))
   })
 }

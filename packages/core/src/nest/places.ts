@@ -1,4 +1,4 @@
-import type { Length } from '../length/length.js'
+import { add, longest, ofTicks, zero, type Length } from '../length/length.js'
 import type { Layout, Placement, UsedSheet } from './layout.js'
 import { endOfPins } from './sheet-rooms.js'
 import type { Laid } from './strip/kit.js'
@@ -77,8 +77,8 @@ export function layoutOf(
 }
 
 function usedSheet({ cloth, number }: Sheet, here: readonly Placement[], least: number): UsedSheet {
-  const length = Math.max(...here.map(({ y, height }) => y + height)) as Length
-  const bound = Math.min(length, Math.max(0, least)) as Length
+  const length = longest(zero, ...here.map(({ y, height }) => add(y, height)))
+  const bound = ofTicks(Math.min(length, Math.max(0, least)))
   return { cloth: cloth.id, sheet: number, width: cloth.width, length, bound }
 }
 
@@ -93,8 +93,8 @@ function placementOf(
     copy,
     cloth: sheet.cloth.id,
     sheet: sheet.number,
-    x: (x * unit) as Length,
-    y: (y * unit) as Length,
+    x: ofTicks(x * unit),
+    y: ofTicks(y * unit),
     width: turned ? piece.height : piece.width,
     height: turned ? piece.width : piece.height,
     turned,
@@ -109,16 +109,22 @@ function boundOfPlaced(placements: readonly Placement[], { cloth }: Sheet): numb
 
 function pinnedPlacements({ sheets }: Task): readonly Placement[] {
   return sheets.flatMap(({ cloth, number, pins }) =>
-    pins.map(({ piece, turned }) => ({
-      piece: piece.id,
-      copy: 1,
-      cloth: cloth.id,
-      sheet: number,
-      x: piece.pin?.x as Length,
-      y: piece.pin?.y as Length,
-      width: turned ? piece.height : piece.width,
-      height: turned ? piece.width : piece.height,
-      turned,
-    })),
+    pins.flatMap(({ piece: { id, width, height, pin }, turned }) =>
+      pin
+        ? [
+            {
+              piece: id,
+              copy: 1,
+              cloth: cloth.id,
+              sheet: number,
+              x: pin.x,
+              y: pin.y,
+              width: turned ? height : width,
+              height: turned ? width : height,
+              turned,
+            },
+          ]
+        : [],
+    ),
   )
 }

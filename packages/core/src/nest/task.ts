@@ -1,4 +1,4 @@
-import type { Length } from '../length/length.js'
+import { endless, longest, subtract, zero, type Length } from '../length/length.js'
 import type { Unplaced } from './layout.js'
 import type { Cloth, LayoutPiece, LayoutRequest } from './request.js'
 import type { Rectangle } from './rooms-around-pins.js'
@@ -112,7 +112,7 @@ function greatestCommon(one: number, other: number): number {
   return other === 0 ? one : greatestCommon(other, one % other)
 }
 
-type Way = readonly [wide: number, high: number]
+type Way = readonly [wide: Length, high: Length]
 
 function waysOf({ width, height, turn }: LayoutPiece): readonly Way[] {
   return turn === 'quarter'
@@ -123,7 +123,7 @@ function waysOf({ width, height, turn }: LayoutPiece): readonly Way[] {
     : [[width, height]]
 }
 
-function overBy([wide, high]: Way, { width, length = Infinity as Length }: Cloth): number {
+function overBy([wide, high]: Way, { width, length = endless }: Cloth): number {
   return Math.max(0, wide - width) + Math.max(0, high - length)
 }
 
@@ -136,7 +136,7 @@ function overOf(piece: LayoutPiece, cloths: readonly Cloth[]) {
   const { cloth, way } = nearest
   return {
     cloth: cloth.id,
-    width: Math.max(0, way[0] - cloth.width) as Length,
-    length: Math.max(0, way[1] - (cloth.length ?? (Infinity as Length))) as Length,
+    width: longest(zero, subtract(way[0], cloth.width)),
+    length: longest(zero, subtract(way[1], cloth.length ?? endless)),
   }
 }

@@ -1,4 +1,4 @@
-import { inches, longest, scale, type Length } from '../length/length.js'
+import { inches, longest, scale, tick, zero, type Length } from '../length/length.js'
 import type { CoveredObject, Reading, ReadingKey } from './reading.js'
 
 /**
@@ -20,8 +20,8 @@ function oneReading({ about, state }: Reading, division: Length): Length {
 
 function spreadOfMean(taken: readonly Reading[]): Length {
   const count = taken.length
-  if (count < 2) return 0 as Length
+  if (count < 2) return zero
   const mean = taken.reduce((sum, reading) => sum + reading.length, 0) / count
   const squares = taken.reduce((sum, reading) => sum + (reading.length - mean) ** 2, 0)
-  return scale(1 as Length, Math.sqrt(squares / (count - 1) / count))
+  return scale(tick, Math.sqrt(squares / (count - 1) / count))
 }

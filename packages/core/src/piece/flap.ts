@@ -1,4 +1,4 @@
-import { scale, type Length } from '../length/length.js'
+import { scale, subtract, zero, type Length } from '../length/length.js'
 import type { Piece } from './piece.js'
 import { because, twice, type Reason } from './reason.js'
 import { becauseOfCut, sideRoundedUp, type Side } from './side.js'
@@ -28,7 +28,7 @@ export function flapPieces({ style, depth, seam, grid }: FlapCutting, outerHeigh
 /** How deep a flap comes out when its cut is rounded: what folds back inside the board. */
 export function flapAsCut(pieces: readonly Piece[], { style, seam }: FlapCutting): Length {
   const piece = pieces.find(({ part, role }) => part === 'flap' && role === 'outer')
-  if (!piece) return 0 as Length
+  if (!piece) return zero
   const panel = style === 'folded' ? scale(piece.width.cut, 1 / 2) : piece.width.cut
-  return (panel - seam * (style === 'folded' ? 1 : 2)) as Length
+  return subtract(panel, scale(seam, style === 'folded' ? 1 : 2))
 }

@@ -1,7 +1,7 @@
 import { withObjects, type Cover } from '../file/cover.js'
 import { usualHand, type Hand } from '../fit/simulation/hand.js'
 import type { Source, Uncertainty } from '../fit/simulation/model.js'
-import { inches, scale, type Length } from '../length/length.js'
+import { inches, longest, scale, type Length } from '../length/length.js'
 import { deriveWrapFromSides } from '../object/derive.js'
 import type { Reading, ReadingKey } from '../object/reading.js'
 import { deriveUncertainty } from '../object/uncertainty.js'
@@ -121,7 +121,7 @@ function afterMore(key: ReadingKey, more: number): Uncertainty {
     const count = object.readings[asked]?.length ?? 0
     const least = scale(object.tapeDivision, 1 / Math.sqrt(12))
     if (asked !== key || now === undefined || now <= least) return now
-    return Math.max(least, scale(now, Math.sqrt(count / (count + more)))) as Length
+    return longest(least, scale(now, Math.sqrt(count / (count + more))))
   }
 }
 

@@ -1,4 +1,4 @@
-import { zero, type Length } from '../length/length.js'
+import { subtract, zero, type Length } from '../length/length.js'
 import type { Role } from '../material/role.js'
 import type { Piece } from '../piece/piece.js'
 
@@ -52,8 +52,8 @@ function slack(room: Rectangle, piece: Rectangle): number {
 }
 
 function splitRoom(room: Rectangle, piece: Rectangle): readonly Rectangle[] {
-  const beside = (room.width - piece.width) as Length
-  const below = (room.height - piece.height) as Length
+  const beside = subtract(room.width, piece.width)
+  const below = subtract(room.height, piece.height)
   const split: readonly Rectangle[] =
     beside < below
       ? [

@@ -2,8 +2,9 @@ import {
   formatLength,
   parseLength,
   readLength,
-  sayUnit,
   sayThickness,
+  sayUnit,
+  scale,
   type Length,
   type LengthRange,
   type TypedLength,
@@ -107,8 +108,8 @@ export function LengthField(props: LengthFieldProps) {
     const marks = Math.round(from / division) + direction
     take(
       thin
-        ? sayThickness((marks * division) as Length)
-        : formatLength((marks * division) as Length, unit, { bare: true }),
+        ? sayThickness(scale(division, marks))
+        : formatLength(scale(division, marks), unit, { bare: true }),
     )
   }
 

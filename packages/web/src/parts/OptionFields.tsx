@@ -1,6 +1,7 @@
 import {
   formatLength,
   mm,
+  ofTicks,
   sayAmounts,
   type Length,
   type OptionField,
@@ -55,7 +56,7 @@ function OneField({ name, field, values, settled, unit, division, onChange, choi
     case 'length': {
       const shared = { label, help, unit, division, range: { min: mm(field.minMm), max: mm(field.maxMm) } }
       const held = settled[name]
-      const fallback = typeof held === 'number' ? (held as Length) : undefined
+      const fallback = typeof held === 'number' ? ofTicks(held) : undefined
       if (!field.named)
         return (
           <LengthField

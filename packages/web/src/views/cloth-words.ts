@@ -1,4 +1,4 @@
-import { formatLength, inches, mm, type Length, type Unit } from '@snowdrift/core'
+import { formatLength, inches, mm, roundUpTo, type Length, type Unit } from '@snowdrift/core'
 
 /** The width that cloth usually has, as the maker says it. */
 export function usualCloth(unit: Unit): string {
@@ -12,5 +12,5 @@ export function usualClothWidth(unit: Unit): Length {
 /** A length off the bolt as one asks for it: up to the next eighth of an inch, or centimetre. */
 export function clothLength(length: Length, unit: Unit): string {
   const step = unit === 'in' ? inches(1 / 8) : mm(10)
-  return formatLength((Math.ceil(length / step) * step) as Length, unit, { style: 'proper' })
+  return formatLength(roundUpTo(length, step), unit, { style: 'proper' })
 }

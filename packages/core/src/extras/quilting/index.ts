@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { lengthOption } from '../../families/option-fields.js'
 import { placePanels, upright, type StripLine } from '../../families/strip.js'
 import { findingWhen } from '../../finding/finding.js'
-import { add, mm, scale, type Length } from '../../length/length.js'
+import { add, mm, scale, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { layerOf, outerOf } from '../../material/layer.js'
 import { refusesGlued } from '../closure.js'
@@ -41,10 +41,8 @@ export const quilting = defineExtra<QuiltingOptions>({
     )
     const lines = body.flatMap(({ x, width }): readonly StripLine[] => {
       const count = Math.floor(width / pitch)
-      const first = add(
-        x,
-        scale(width - pitch * (count - 1) > 0 ? ((width - pitch * (count - 1)) as Length) : width, 1 / 2),
-      )
+      const left = subtract(width, scale(pitch, count - 1))
+      const first = add(x, scale(left > zero ? left : width, 1 / 2))
       return Array.from({ length: count }, (_, index) =>
         upright('quilting', add(first, scale(pitch, index)), strip.height, 'outside'),
       )

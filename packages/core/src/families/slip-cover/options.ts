@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { mm, scale, type Length } from '../../length/length.js'
+import { mm, scale, zero, type Length } from '../../length/length.js'
 import { customary, type Unit } from '../../length/unit.js'
 import { deriveInnerWidth } from '../../object/derive.js'
 import { totalThickness } from '../../material/layer.js'
@@ -59,7 +59,7 @@ export function resolveOptions({
   const thin = totalThickness(stack) < thinStack
   return {
     flapStyle: stated.flapStyle ?? 'folded',
-    flapDepth: stated.flapDepth ?? scale(deriveInnerWidth(object) ?? (0 as Length), 1 / 2),
+    flapDepth: stated.flapDepth ?? scale(deriveInnerWidth(object) ?? zero, 1 / 2),
     turningOpening: stated.turningOpening ?? customary(thin ? 3 : 4, unit),
   }
 }

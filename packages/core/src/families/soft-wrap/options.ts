@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { mm, zero, type Length } from '../../length/length.js'
+import { add, mm, zero, type Length } from '../../length/length.js'
 import { customary, type Unit } from '../../length/unit.js'
 import { largestReading } from '../../object/reading.js'
 import type { Job } from '../contract.js'
@@ -59,8 +59,7 @@ export function resolveOptions({
   return {
     foreEdgeRoom: stated.foreEdgeRoom ?? customary(1 / 2, unit),
     headTailRoom: stated.headTailRoom ?? customary(1 / 2, unit),
-    spineWidth:
-      stated.spineWidth ?? (contents === undefined ? customary(2, unit) : ((contents + inside) as Length)),
+    spineWidth: stated.spineWidth ?? (contents === undefined ? customary(2, unit) : add(contents, inside)),
     flap: stated.flap ?? customary(2, unit),
     stiffener: stated.stiffener ?? true,
   }

@@ -1,5 +1,5 @@
 import type { Direction } from '../../finding/finding.js'
-import { toMm, type Length } from '../../length/length.js'
+import { toMm, zero, type Length } from '../../length/length.js'
 import type { CoveredObject, ReadingKey } from '../../object/reading.js'
 import { totalOf, type Reason } from '../../piece/reason.js'
 import type { Making } from '../making.js'
@@ -114,8 +114,8 @@ function readingTerm(
 
 /** Two looks at the tape: how long the piece was, and what was over. */
 function trialFactor({ objects, thing, direction }: Need): Factor {
-  const division = objects[thing]?.tapeDivision ?? 0
-  const spread = Math.SQRT2 * (toMm(division as Length) / Math.sqrt(12))
+  const division = objects[thing]?.tapeDivision ?? zero
+  const spread = Math.SQRT2 * (toMm(division) / Math.sqrt(12))
   return { id: `trial:${direction}`, source: 'measuring', shape: 'normal', spread }
 }
 

@@ -12,6 +12,7 @@ import {
 import {
   formatLength,
   mm,
+  ofTicks,
   toMm,
   type CutStep,
   type Layout,
@@ -223,5 +224,5 @@ function Handle({ placed, label, where, isPinned, style, onKeyDown }: HandleProp
 function onMark(place: number, most: number, division: Length): Length {
   const within = Math.max(0, Math.min(place, most))
   const marked = Math.round(within / division) * division
-  return Math.max(0, marked > most ? Math.floor(most) : marked) as Length
+  return ofTicks(Math.max(0, marked > most ? Math.floor(most) : marked))
 }

@@ -6,7 +6,22 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core'
-import { formatLength, mm, svgNumber, toMm, type Length, type PlacedExtra, type Unit } from '@snowdrift/core'
+import {
+  add,
+  clamp,
+  formatLength,
+  longest,
+  mm,
+  roundTo,
+  scale,
+  subtract,
+  svgNumber,
+  toMm,
+  zero,
+  type Length,
+  type PlacedExtra,
+  type Unit,
+} from '@snowdrift/core'
 import type { KeyboardEvent } from 'react'
 import { useCover } from '../cover-context'
 import { snap } from './snap'
@@ -30,16 +45,16 @@ export function PlacePicture({ name, index, onPlace }: PlacePictureProps) {
   const placed = shown.plan?.placed.find(entry => entry.extra === index)
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 3 } }))
   if (!placed) return null
-  const scale = Math.min(wide / toMm(placed.ground.width), tall / toMm(placed.ground.height))
+  const pixels = Math.min(wide / toMm(placed.ground.width), tall / toMm(placed.ground.height))
   const move = (dx: Length, dy: Length, key: string, snapping: boolean) => {
     const x = snap(
-      clamp(placed.x + dx, placed.ground.width - placed.width),
+      within(add(placed.x, dx), subtract(placed.ground.width, placed.width)),
       placed.width,
       placed.ground.width,
       snapping,
     )
     const y = snap(
-      clamp(placed.y + dy, placed.ground.height - placed.height),
+      within(add(placed.y, dy), subtract(placed.ground.height, placed.height)),
       placed.height,
       placed.ground.height,
       snapping,
@@ -47,20 +62,20 @@ export function PlacePicture({ name, index, onPlace }: PlacePictureProps) {
     onPlace(typedPlace(x, unit), typedPlace(y, unit), key)
   }
   const onDragEnd = ({ delta }: DragEndEvent) =>
-    move(mm(delta.x / scale), mm(-delta.y / scale), `place.${Date.now()}`, true)
+    move(mm(delta.x / pixels), mm(-delta.y / pixels), `place.${Date.now()}`, true)
   const onKeyDown = (event: KeyboardEvent) => {
     const step = keySteps[event.key]
     if (!step) return
     event.preventDefault()
-    const length = (division * (event.shiftKey ? 8 : 1)) as Length
+    const length = scale(division, event.shiftKey ? 8 : 1)
     const onMark = (from: Length, steps: number) =>
-      steps === 0 ? 0 : Math.round(from / division) * division - from + steps * length
-    move(onMark(placed.x, step[0]) as Length, onMark(placed.y, step[1]) as Length, 'place', false)
+      steps === 0 ? zero : add(subtract(roundTo(from, division), from), scale(length, steps))
+    move(onMark(placed.x, step[0]), onMark(placed.y, step[1]), 'place', false)
   }
   return (
     <DndContext sensors={sensors} onDragEnd={onDragEnd}>
       <figure className="grid gap-1">
-        <Ground placed={placed} name={name} scale={scale} onKeyDown={onKeyDown} unit={unit} />
+        <Ground placed={placed} name={name} pixels={pixels} onKeyDown={onKeyDown} unit={unit} />
         <figcaption className="text-sm text-soft">
           On the {placed.ground.name}, seen from its right side. Drag it, or use the arrow keys; with shift it
           goes further.
@@ -80,17 +95,17 @@ const keySteps: Readonly<Record<string, readonly [number, number]>> = {
 interface GroundProps {
   readonly placed: PlacedExtra
   readonly name: string
-  readonly scale: number
+  readonly pixels: number
   readonly unit: Unit
   readonly onKeyDown: (event: KeyboardEvent) => void
 }
 
-function Ground({ placed, name, scale, unit, onKeyDown }: GroundProps) {
+function Ground({ placed, name, pixels, unit, onKeyDown }: GroundProps) {
   const { attributes, listeners, setNodeRef, transform } = useDraggable({ id: `extra-${placed.extra}` })
   const { ground } = placed
-  const [width, height] = [toMm(ground.width) * scale, toMm(ground.height) * scale]
-  const left = toMm(placed.x) * scale + (transform?.x ?? 0)
-  const top = height - toMm(placed.y) * scale - toMm(placed.height) * scale + (transform?.y ?? 0)
+  const [width, height] = [toMm(ground.width) * pixels, toMm(ground.height) * pixels]
+  const left = toMm(placed.x) * pixels + (transform?.x ?? 0)
+  const top = height - toMm(placed.y) * pixels - toMm(placed.height) * pixels + (transform?.y ?? 0)
   const say = (length: Length) => formatLength(length, unit)
   return (
     <div
@@ -106,7 +121,7 @@ function Ground({ placed, name, scale, unit, onKeyDown }: GroundProps) {
         onKeyDown={onKeyDown}
         aria-label={`Move ${name.toLowerCase()}: ${say(placed.x)} from the left, ${say(placed.y)} from below`}
         className="absolute cursor-grab border-2 border-thread bg-thread-soft/80 active:cursor-grabbing"
-        style={{ left, top, width: toMm(placed.width) * scale, height: toMm(placed.height) * scale }}
+        style={{ left, top, width: toMm(placed.width) * pixels, height: toMm(placed.height) * pixels }}
         data-at={`${svgNumber(placed.x)} ${svgNumber(placed.y)}`}
       />
     </div>
@@ -117,6 +132,7 @@ function typedPlace(length: Length, unit: Unit): string {
   return formatLength(length, unit, { finest: 64 })
 }
 
-function clamp(value: number, most: number): Length {
-  return Math.max(0, Math.min(value, Math.max(0, most))) as Length
+/** From the edge to where the other edge is met. */
+function within(place: Length, most: Length): Length {
+  return clamp(place, zero, longest(zero, most))
 }

@@ -1,4 +1,4 @@
-import { mm, type Length } from '@snowdrift/core'
+import { mm, ofTicks, type Length } from '@snowdrift/core'
 
 /** How near a sensible place pulls: an edge, ½ in (12 mm) inside it, the middle. */
 const near = mm(4)
@@ -13,5 +13,5 @@ export function snap(start: Length, size: Length, room: Length, snapping: boolea
     (best, place) => (Math.abs(place - start) < Math.abs(best - start) ? place : best),
     Infinity,
   )
-  return Math.abs(nearest - start) <= near ? (Math.round(nearest) as Length) : start
+  return Math.abs(nearest - start) <= near ? ofTicks(Math.round(nearest)) : start
 }
