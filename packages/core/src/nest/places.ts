@@ -1,4 +1,4 @@
-import { add, longest, ofTicks, zero, type Length } from '../length/length.js'
+import { add, longest, ofTicks, zero } from '../length/length.js'
 import type { Layout, Placement, UsedSheet } from './layout.js'
 import { endOfPins } from './sheet-rooms.js'
 import type { Laid } from './strip/kit.js'
