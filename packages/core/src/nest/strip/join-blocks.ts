@@ -1,3 +1,4 @@
+import { firstOf, joinOf, replayJoins, secondOf, secondTurned, sideBySide } from './blocks.js'
 import { addCandidate, createCandidates, pickBest } from './candidates.js'
 import type { Kit, Laid } from './kit.js'
 
@@ -16,10 +17,6 @@ interface Level {
   readonly height: Int32Array
 }
 
-/** What a join does: blocks side by side or one above the other, the second turned first or not. */
-const sideBySide = 2
-const secondTurned = 1
-
 export function createBlockJoiner(kit: Kit, widest: number, random: () => number): BlockJoiner {
   const { count, widths, heights } = kit
   const candidates = createCandidates()
@@ -27,6 +24,8 @@ export function createBlockJoiner(kit: Kit, widest: number, random: () => number
   const mayTurn = kit.turnable.every((turnable, item) => turnable === 1 || widths[item] === heights[item])
   const seen = new Set<number>()
   const history = { from: new Int32Array(count * widest), how: new Int32Array(count * widest) }
+  /** The two blocks that are looked at, and the set that they are of: where it begins, and how many it has. */
+  const pair = { offset: 0, blocks: 0, one: 0, other: 0 }
   let now = createLevel(widest * count)
   let then = createLevel(widest * count)
   let mostWide = 0
@@ -44,71 +43,80 @@ export function createBlockJoiner(kit: Kit, widest: number, random: () => number
     ofHeight[high] = (ofHeight[high] as number) + by
   }
 
+  /** Adds every join of two blocks of a set that are alike in one side. */
   const expand = (from: number, blocks: number): void => {
     const offset = from * count
-    for (let at = offset; at < offset + blocks; at += 1)
-      tally(now.width[at] as number, now.height[at] as number, 1)
-    for (let one = 0; one < blocks; one += 1)
+    tallyAll(offset, blocks, 1)
+    pair.offset = offset
+    pair.blocks = blocks
+    for (let one = 0; one < blocks; one += 1) {
+      pair.one = one
+      const width = now.width[offset + one] as number
+      const height = now.height[offset + one] as number
       for (let other = one + 1; other < blocks; other += 1) {
-        const w = now.width[offset + one] as number
-        const h = now.height[offset + one] as number
-        const v = now.width[offset + other] as number
-        const g = now.height[offset + other] as number
-        const join = (one * count + other) << 2
-        if (h === g && fits(w + v, h)) add(from, blocks, one, other, w + v, h, join | sideBySide)
-        if (w === v && fits(w, h + g)) add(from, blocks, one, other, w, h + g, join)
+        pair.other = other
+        const wide = now.width[offset + other] as number
+        const high = now.height[offset + other] as number
+        if (height === high) consider(from, width + wide, height, sideBySide)
+        if (width === wide) consider(from, width, height + high, 0)
         if (!mayTurn) continue
-        if (h === v && fits(w + g, h))
-          add(from, blocks, one, other, w + g, h, join | sideBySide | secondTurned)
-        if (w === g && fits(w, h + v)) add(from, blocks, one, other, w, h + v, join | secondTurned)
+        if (height === wide) consider(from, width + high, height, sideBySide | secondTurned)
+        if (width === high) consider(from, width, height + wide, secondTurned)
       }
-    for (let at = offset; at < offset + blocks; at += 1)
-      tally(now.width[at] as number, now.height[at] as number, -1)
+    }
+    tallyAll(offset, blocks, -1)
   }
 
-  /** The fewer blocks are left without anything to be joined to, the better. */
-  const add = (
-    from: number,
-    blocks: number,
-    one: number,
-    other: number,
-    wide: number,
-    high: number,
-    how: number,
-  ): void => {
-    const offset = from * count
-    const w = now.width[offset + one] as number
-    const h = now.height[offset + one] as number
-    const v = now.width[offset + other] as number
-    const g = now.height[offset + other] as number
-    tally(w, h, -1)
-    tally(v, g, -1)
-    tally(wide, high, 1)
-    let alone = 0
+  /** Adds a join of the pair to a block of this size, if it can be part of what is looked for. */
+  const consider = (from: number, across: number, along: number, how: number): void => {
+    if (!fits(across, along)) return
+    tallyJoin(across, along, 1)
+    const score = scoreOf(across, along)
+    tallyJoin(across, along, -1)
+    addCandidate(candidates, from, joinOf(pair.one, pair.other, count) | how, score)
+  }
+
+  /** Counts the sides of a set of blocks, or takes them off the count again. */
+  const tallyAll = (offset: number, blocks: number, by: 1 | -1): void => {
+    for (let at = offset; at < offset + blocks; at += 1)
+      tally(now.width[at] as number, now.height[at] as number, by)
+  }
+
+  /** Counts the block that the pair is joined to instead of the pair, or the other way round. */
+  const tallyJoin = (across: number, along: number, by: 1 | -1): void => {
+    const { offset, one, other } = pair
+    tally(now.width[offset + one] as number, now.height[offset + one] as number, -by)
+    tally(now.width[offset + other] as number, now.height[offset + other] as number, -by)
+    tally(across, along, by)
+  }
+
+  /** The fewer blocks are left without anything to be joined to, the better; more partners are a little better. */
+  const scoreOf = (across: number, along: number): number => {
+    const { offset, blocks, one, other } = pair
+    const { width, height } = now
+    const made = partnersOf(across, along)
+    let alone = made <= 0 ? 1 : 0
     let pairs = 0
-    for (let at = 0; at <= blocks; at += 1) {
+    for (let at = 0; at < blocks; at += 1) {
       if (at === one || at === other) continue
-      const across = at === blocks ? wide : (now.width[offset + at] as number)
-      const along = at === blocks ? high : (now.height[offset + at] as number)
-      const own = mayTurn ? (across === along ? 4 : 2) : 2
-      const partners =
-        (ofWidth[across] as number) +
-        (ofHeight[along] as number) -
-        own +
-        (across === mostWide || along === mostHigh ? 1 : 0)
+      const partners = partnersOf(width[offset + at] as number, height[offset + at] as number)
       if (partners <= 0) alone += 1
       pairs += partners > 3 ? 3 : partners
     }
-    tally(w, h, 1)
-    tally(v, g, 1)
-    tally(wide, high, -1)
-    addCandidate(candidates, from, how, alone - 0.1 * pairs + 0.5 * random())
+    return alone - 0.1 * (pairs + (made > 3 ? 3 : made)) + 0.5 * random()
+  }
+
+  /** How many of the blocks that are counted are alike in a side; the block that is looked for is one, too. */
+  const partnersOf = (across: number, along: number): number => {
+    const itself = mayTurn && across === along ? 4 : 2
+    const isAsAsked = across === mostWide || along === mostHigh
+    return (ofWidth[across] as number) + (ofHeight[along] as number) - itself + (isAsAsked ? 1 : 0)
   }
 
   /** Lets the second block go, puts the join in the place of the first, and gives a hash of the blocks in any order. */
   const advance = (from: number, how: number, to: number, blocks: number): number => {
-    const one = Math.floor((how >> 2) / count)
-    const other = (how >> 2) % count
+    const one = firstOf(how, count)
+    const other = secondOf(how, count)
     const source = from * count
     const target = to * count
     let made = 0
@@ -174,73 +182,22 @@ export function createBlockJoiner(kit: Kit, widest: number, random: () => number
       const h = now.height[at * count]
       const lies = w === width && h === height
       if (!lies && !(mayTurn && w === height && h === width)) continue
-      replay(at, !lies, laid)
+      replayJoins(kit, wayTo(at), !lies, laid)
       return true
     }
     return false
   }
 
-  /** Joins once more what led to the end, this time with the pieces in the blocks. */
-  const replay = (last: number, turned: boolean, laid: Laid): void => {
+  /** The joins that led to a set of the last level, the first one first. */
+  const wayTo = (last: number): readonly number[] => {
     const hows: number[] = []
     for (let depth = count - 2, at = last; depth >= 0; depth -= 1) {
       hows.push(history.how[depth * widest + at] as number)
       at = history.from[depth * widest + at] as number
     }
-    const blocks: Block[] = Array.from({ length: count }, (_, item) => ({
-      width: widths[item] as number,
-      height: heights[item] as number,
-      items: [{ item, x: 0, y: 0, turned: false }],
-    }))
-    for (const how of hows.reverse()) {
-      const one = Math.floor((how >> 2) / count)
-      const other = (how >> 2) % count
-      const second = turnIf((how & secondTurned) !== 0, blocks[other] as Block)
-      blocks[one] = join(blocks[one] as Block, second, (how & sideBySide) !== 0)
-      blocks.splice(other, 1)
-    }
-    const { items } = turnIf(turned, blocks[0] as Block)
-    for (const { item, x, y, turned: lies } of items) {
-      laid.x[item] = x
-      laid.y[item] = y
-      laid.turned[item] = lies ? 1 : 0
-    }
+    return hows.reverse()
   }
   return { search }
-}
-
-interface Block {
-  readonly width: number
-  readonly height: number
-  readonly items: readonly {
-    readonly item: number
-    readonly x: number
-    readonly y: number
-    readonly turned: boolean
-  }[]
-}
-
-/** Turned over the corner: x and y change places, and each piece is turned. */
-function turnIf(turn: boolean, block: Block): Block {
-  if (!turn) return block
-  return {
-    width: block.height,
-    height: block.width,
-    items: block.items.map(({ item, x, y, turned }) => ({ item, x: y, y: x, turned: !turned })),
-  }
-}
-
-function join(one: Block, other: Block, beside: boolean): Block {
-  const moved = other.items.map(placed => ({
-    ...placed,
-    x: placed.x + (beside ? one.width : 0),
-    y: placed.y + (beside ? 0 : one.height),
-  }))
-  return {
-    width: beside ? one.width + other.width : one.width,
-    height: beside ? one.height : one.height + other.height,
-    items: [...one.items, ...moved],
-  }
 }
 
 function createLevel(room: number): Level {

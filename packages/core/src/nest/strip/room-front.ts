@@ -3,19 +3,10 @@ import { addCandidate, type Candidates } from './candidates.js'
 import { addRoom, createRoomFiller } from './fill-rooms.js'
 import { chainLeft, heightOf, widthOf } from './kinds.js'
 import type { Laid } from './kit.js'
-import { areaOfRooms } from './rooms.js'
+import { beginLevel, goOn } from './level.js'
+import { copyRooms, createRoomLevel, dropRoom, hashOfRooms, tightestRoom } from './room-level.js'
 import { createUsed } from './used.js'
-
-interface Level {
-  readonly x: Int32Array
-  readonly y: Int32Array
-  readonly width: Int32Array
-  readonly height: Int32Array
-  readonly count: Int32Array
-  readonly next: Int32Array
-  readonly lost: Float64Array
-  readonly area: Float64Array
-}
+import { createWeighing } from './weighing.js'
 
 /**
  * Partial layouts as the rooms they leave, for cuts from edge to edge: a piece goes into the corner of the tightest
@@ -26,34 +17,26 @@ export function createRoomFront({ kit, kinds, widest, roomsWithin, mostRooms, ra
   const { area: total, count: pieces } = kit
   const filler = createRoomFiller(kit, mostRooms)
   const most = pieces + 2 + mostRooms
-  const mean = total / pieces
+  const weighing = createWeighing(kit, random)
   const used = createUsed(kinds, widest, random)
-  let now = createLevel(widest, most)
-  let then = createLevel(widest, most)
-  let mostLost = 0
-  let roomCost = 0
-  let areaGain = 0
-  let noise = 0
+  let now = createRoomLevel(widest, most)
+  let then = createRoomLevel(widest, most)
   let lastX = 0
   let lastY = 0
 
   const begin = (limit: number, taste: Taste): void => {
     const rooms = roomsWithin(limit)
-    mostLost = areaOfRooms(rooms) - total
-    roomCost = taste.perEdge * mean
-    areaGain = taste.perArea
-    noise = taste.noise * mean
+    weighing.begin(rooms, taste)
     used.begin()
+    beginLevel(now)
     now.count[0] = rooms.length
-    now.lost[0] = 0
-    now.area[0] = 0
     rooms.forEach((room, at) => {
       now.x[at] = room.x
       now.y[at] = room.y
       now.width[at] = room.width
       now.height[at] = room.height
     })
-    now.next[0] = tightest(now, 0)
+    now.next[0] = tightestRoom(now, 0)
   }
 
   const expand = (from: number, candidates: Candidates): void => {
@@ -92,7 +75,7 @@ export function createRoomFront({ kit, kinds, widest, roomsWithin, mostRooms, ra
       if (above < smallestSideLeft(from)) lost += above * (split === 1 ? across : across + beside)
       else rooms += 1
     }
-    return lost > mostLost ? Infinity : lost + roomCost * rooms - areaGain * area + noise * random()
+    return weighing.isTooMuch(lost) ? Infinity : weighing.score(lost, rooms, area)
   }
 
   /** Of what is left before the piece is laid: a room that is flatter than that is lost for certain. */
@@ -108,12 +91,11 @@ export function createRoomFront({ kit, kinds, widest, roomsWithin, mostRooms, ra
     const across = widthOf(kinds, kind, how & 2)
     const along = heightOf(kinds, kind, how & 2)
     cutFrom(from, across, along, (how & 1) === 1, to)
-    then.lost[to] = now.lost[from] as number
-    then.area[to] = (now.area[from] as number) + across * along
+    goOn(now, from, then, to, across * along)
     const usedHash = used.advance(from, kind, to)
-    const done = then.area[to] >= total
+    const done = (then.area[to] as number) >= total
     if (!done && !settle(to)) return dead
-    return hashOf(to, usedHash)
+    return hashOfRooms(then, to, usedHash)
   }
 
   /** The rooms of `from` once a piece is cut from the next of them, as `to`. */
@@ -140,18 +122,15 @@ export function createRoomFront({ kit, kinds, widest, roomsWithin, mostRooms, ra
   }
 
   const leaveOpen = (from: number, to: number): boolean => {
-    const rooms = now.count[from] as number
-    const at = from * most + (now.next[from] as number)
+    const next = now.next[from] as number
+    const at = from * most + next
     const lost = (now.lost[from] as number) + (now.width[at] as number) * (now.height[at] as number)
-    if (rooms < 2 || lost > mostLost) return false
-    for (const numbers of [now.x, now.y, now.width, now.height])
-      numbers.copyWithin(to * most, from * most, from * most + rooms)
-    now.count[to] = rooms
-    now.area[to] = now.area[from] as number
+    if ((now.count[from] as number) < 2 || weighing.isTooMuch(lost)) return false
+    copyRooms(now, from, to)
     now.lost[to] = lost
     used.copy(from, to)
-    drop(now, to, now.next[from] as number)
-    now.next[to] = tightest(now, to)
+    dropRoom(now, to, next)
+    now.next[to] = tightestRoom(now, to)
     return true
   }
 
@@ -167,44 +146,11 @@ export function createRoomFront({ kit, kinds, widest, roomsWithin, mostRooms, ra
       }
       const lost = (then.lost[which] as number) + wide * high
       then.lost[which] = lost
-      if (lost > mostLost) return false
-      drop(then, which, at)
+      if (weighing.isTooMuch(lost)) return false
+      dropRoom(then, which, at)
     }
-    then.next[which] = tightest(then, which)
+    then.next[which] = tightestRoom(then, which)
     return (then.count[which] as number) > 0
-  }
-
-  const drop = (level: Level, which: number, at: number): void => {
-    const last = (level.count[which] as number) - 1
-    level.count[which] = last
-    for (const numbers of [level.x, level.y, level.width, level.height])
-      numbers[which * most + at] = numbers[which * most + last] as number
-  }
-
-  const tightest = (level: Level, which: number): number => {
-    const offset = which * most
-    let found = 0
-    let least = Infinity
-    for (let at = 0; at < (level.count[which] as number); at += 1) {
-      const wide = level.width[offset + at] as number
-      const high = level.height[offset + at] as number
-      const key = wide * high
-      if (key >= least) continue
-      least = key
-      found = at
-    }
-    return found
-  }
-
-  /** Rooms count by their sizes only, in whatever order. */
-  const hashOf = (which: number, start: number): number => {
-    const offset = which * most
-    let hash = start
-    for (let at = offset; at < offset + (then.count[which] as number); at += 1) {
-      const mixed = Math.imul(then.width[at] as number, 0x9e3779b1) ^ (then.height[at] as number)
-      hash = (hash + Math.imul(mixed ^ (mixed >>> 15), 0x85ebca6b)) | 0
-    }
-    return hash >>> 0
   }
 
   const complete = (which: number, laid: Laid): number => {
@@ -237,17 +183,4 @@ interface Cut {
   readonly beside: number
   readonly above: number
   readonly split: number
-}
-
-function createLevel(widest: number, most: number): Level {
-  return {
-    x: new Int32Array(widest * most),
-    y: new Int32Array(widest * most),
-    width: new Int32Array(widest * most),
-    height: new Int32Array(widest * most),
-    count: new Int32Array(widest),
-    next: new Int32Array(widest),
-    lost: new Float64Array(widest),
-    area: new Float64Array(widest),
-  }
 }

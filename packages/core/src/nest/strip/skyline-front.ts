@@ -3,20 +3,21 @@ import { addCandidate, type Candidates } from './candidates.js'
 import { chainLeft, heightOf, widthOf } from './kinds.js'
 import { createGapFiller } from './fill-gaps.js'
 import type { Laid } from './kit.js'
-import { areaOfRooms, endOfRooms, type Room } from './rooms.js'
+import { beginLevel, goOn } from './level.js'
+import { endOfRooms, type Room } from './rooms.js'
+import {
+  copySkyline,
+  createSkylineLevel,
+  dropStretch,
+  endOfStretch,
+  hashOfSkyline,
+  leftOf,
+  lowestGap,
+  rightOf,
+  type SkylineLevel,
+} from './skyline-level.js'
 import { createUsed } from './used.js'
-
-const far = 1e9
-
-interface Level {
-  readonly x: Int32Array
-  readonly y: Int32Array
-  readonly count: Int32Array
-  /** Which stretch is filled next. */
-  readonly next: Int32Array
-  readonly lost: Float64Array
-  readonly area: Float64Array
-}
+import { createWeighing } from './weighing.js'
 
 /**
  * Partial layouts as skylines over a row of rooms with walls between them: a piece goes to either end of the next gap;
@@ -30,33 +31,25 @@ export function createSkylineFront({
   mostRooms,
   random,
 }: FrontOptions): Front {
-  const { area: total, count: pieces } = kit
+  const { count: pieces } = kit
   const filler = createGapFiller(kit, mostRooms)
   const room = pieces + 2 * mostRooms + 3
-  const mean = total / pieces
+  const weighing = createWeighing(kit, random)
   const used = createUsed(kinds, widest, random)
-  let now = createLevel(widest, room)
-  let then = createLevel(widest, room)
+  let now = createSkylineLevel(widest, room)
+  let then = createSkylineLevel(widest, room)
   let width = 0
   let limit = 0
-  let mostLost = 0
-  let edgeCost = 0
-  let areaGain = 0
-  let noise = 0
   let lastX = 0
   let lastY = 0
 
   const begin = (within: number, taste: Taste): void => {
     const rooms = roomsWithin(within)
     limit = endOfRooms(rooms)
-    mostLost = areaOfRooms(rooms) - total
+    weighing.begin(rooms, taste)
     standUp(rooms)
-    edgeCost = taste.perEdge * mean
-    areaGain = taste.perArea
-    noise = taste.noise * mean
     used.begin()
-    now.lost[0] = 0
-    now.area[0] = 0
+    beginLevel(now)
     settle(now, 0, kinds.narrowest[0] as number)
   }
 
@@ -81,10 +74,10 @@ export function createSkylineFront({
     const stretches = now.count[from] as number
     const at = now.next[from] as number
     const base = now.y[offset + at] as number
-    const end = at + 1 < stretches ? (now.x[offset + at + 1] as number) : width
-    const gap = end - (now.x[offset + at] as number)
-    const left = at > 0 ? (now.y[offset + at - 1] as number) - base : far
-    const right = at + 1 < stretches ? (now.y[offset + at + 1] as number) - base : far
+    const gap = endOfStretch(now, from, at, width) - (now.x[offset + at] as number)
+    const left = leftOf(now, from, at) - base
+    const right = rightOf(now, from, at) - base
+    const isOpen = at > 0 && at + 1 < stretches
     used.findNarrowest(from)
     const lost = now.lost[from] as number
     const area = now.area[from] as number
@@ -96,16 +89,15 @@ export function createSkylineFront({
         const high = heightOf(kinds, kind, turned)
         if (wide > gap || base + high > limit) continue
         const over = gap - wide
-        const gain = areaGain * (area + wide * high)
-        const sides = over > 0 && left < far && right < far ? 2 : 1
+        const sides = over > 0 && isOpen ? 2 : 1
         for (let side = 0; side < sides; side += 1) {
           const wall = side === 0 ? left : right
           const other = side === 0 ? right : left
           const more = over > 0 && over < narrowest ? over * Math.min(high, other) : 0
-          if (lost + more > mostLost) continue
+          if (weighing.isTooMuch(lost + more)) continue
           const edges =
             stretches + (over > 0 ? 1 : 0) - (high === wall ? 1 : 0) - (over === 0 && high === other ? 1 : 0)
-          const score = lost + more + edgeCost * edges - gain + noise * random()
+          const score = weighing.score(lost + more, edges, area + wide * high)
           addCandidate(candidates, from, 4 * kind + 2 * turned + side, score)
         }
       }
@@ -117,11 +109,10 @@ export function createSkylineFront({
     const wide = widthOf(kinds, kind, how & 2)
     const high = heightOf(kinds, kind, how & 2)
     layOn(from, wide, high, (how & 1) === 1, to)
-    then.lost[to] = now.lost[from] as number
-    then.area[to] = (now.area[from] as number) + wide * high
+    goOn(now, from, then, to, wide * high)
     const usedHash = used.advance(from, kind, to)
     if (!settle(then, to, used.narrowestOfNext(to))) return dead
-    return hashOf(to, usedHash)
+    return hashOfSkyline(then, to, usedHash)
   }
 
   /** The skyline of `from` with a rectangle put into its next gap, as `to`. */
@@ -132,7 +123,7 @@ export function createSkylineFront({
     const at = now.next[from] as number
     const base = now.y[source + at] as number
     const start = now.x[source + at] as number
-    const end = at + 1 < stretches ? (now.x[source + at + 1] as number) : width
+    const end = endOfStretch(now, from, at, width)
     lastX = atRight ? end - wide : start
     lastY = base
     let made = 0
@@ -151,77 +142,39 @@ export function createSkylineFront({
   }
 
   const leaveOpen = (from: number, to: number): boolean => {
-    const offset = from * room
-    const stretches = now.count[from] as number
-    if (stretches === 1 || mostLost <= 0) return false
-    for (const numbers of [now.x, now.y]) numbers.copyWithin(to * room, offset, offset + stretches)
-    now.count[to] = stretches
-    now.lost[to] = now.lost[from] as number
-    now.area[to] = now.area[from] as number
+    if (now.count[from] === 1 || weighing.mayLoseNothing()) return false
+    copySkyline(now, from, to)
     used.copy(from, to)
     used.findNarrowest(from)
     return raise(now, to, now.next[from] as number) && settle(now, to, used.narrowestLeft())
   }
 
   /** Raises what nothing left fits into, and finds the gap to fill next. False once too much is lost. */
-  const settle = (level: Level, which: number, narrowest: number): boolean => {
+  const settle = (level: SkylineLevel, which: number, narrowest: number): boolean => {
     const offset = which * room
     for (;;) {
       const at = lowestGap(level, which)
       level.next[which] = at
-      const stretches = level.count[which] as number
-      const end = at + 1 < stretches ? (level.x[offset + at + 1] as number) : width
-      const gap = end - (level.x[offset + at] as number)
-      if (gap >= narrowest || stretches === 1) return true
+      const gap = endOfStretch(level, which, at, width) - (level.x[offset + at] as number)
+      if (gap >= narrowest || level.count[which] === 1) return true
       if (!raise(level, which, at)) return false
     }
   }
 
   /** Raises a gap to its lower neighbour. False once too much is lost. */
-  const raise = (level: Level, which: number, at: number): boolean => {
+  const raise = (level: SkylineLevel, which: number, at: number): boolean => {
     const offset = which * room
-    const stretches = level.count[which] as number
-    const left = at > 0 ? (level.y[offset + at - 1] as number) : far
-    const right = at + 1 < stretches ? (level.y[offset + at + 1] as number) : far
+    const left = leftOf(level, which, at)
+    const right = rightOf(level, which, at)
     const height = left < right ? left : right
-    const end = at + 1 < stretches ? (level.x[offset + at + 1] as number) : width
-    const gap = end - (level.x[offset + at] as number)
+    const gap = endOfStretch(level, which, at, width) - (level.x[offset + at] as number)
     const lost = (level.lost[which] as number) + (height - (level.y[offset + at] as number)) * gap
     level.lost[which] = lost
-    if (lost > mostLost) return false
+    if (weighing.isTooMuch(lost)) return false
     level.y[offset + at] = height
-    if (right === height) drop(level, which, at + 1)
-    if (left === height) drop(level, which, at)
+    if (right === height) dropStretch(level, which, at + 1)
+    if (left === height) dropStretch(level, which, at)
     return true
-  }
-
-  const drop = (level: Level, which: number, at: number): void => {
-    const offset = which * room
-    const stretches = level.count[which] as number
-    for (let next = offset + at + 1; next < offset + stretches; next += 1) {
-      level.x[next - 1] = level.x[next] as number
-      level.y[next - 1] = level.y[next] as number
-    }
-    level.count[which] = stretches - 1
-  }
-
-  const lowestGap = (level: Level, which: number): number => {
-    const offset = which * room
-    const stretches = level.count[which] as number
-    let found = 0
-    for (let at = 1; at < stretches; at += 1)
-      if ((level.y[offset + at] as number) < (level.y[offset + found] as number)) found = at
-    return found
-  }
-
-  const hashOf = (which: number, start: number): number => {
-    const offset = which * room
-    let hash = start
-    for (let at = 0; at < (then.count[which] as number); at += 1) {
-      const mixed = Math.imul(hash ^ (then.x[offset + at] as number), 0x9e3779b1)
-      hash = (mixed + Math.imul(then.y[offset + at] as number, 0x85ebca6b)) | 0
-    }
-    return hash >>> 0
   }
 
   const complete = (which: number, laid: Laid): number => {
@@ -246,15 +199,4 @@ export function createSkylineFront({
     used.nextLevel()
   }
   return { begin, complete, leaveOpen, expand, advance, lastX: () => lastX, lastY: () => lastY, nextLevel }
-}
-
-function createLevel(widest: number, room: number): Level {
-  return {
-    x: new Int32Array(widest * room),
-    y: new Int32Array(widest * room),
-    count: new Int32Array(widest),
-    next: new Int32Array(widest),
-    lost: new Float64Array(widest),
-    area: new Float64Array(widest),
-  }
 }
