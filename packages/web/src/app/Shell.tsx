@@ -1,7 +1,8 @@
 import { useEffect, useState } from 'react'
 import { Link, Outlet, useNavigate } from 'react-router'
 import { Keyboard, Layers2, Settings } from 'lucide-react'
-import { Button, buttonLooks, buttonShape } from '../parts/Button'
+import { buttonLooks, buttonShape } from '../parts/Button'
+import { IconButton } from '../parts/IconButton'
 import { KeepingNote } from './KeepingNote'
 import { OnceSettled } from './OnceSettled'
 import { ShortcutsDialog } from './ShortcutsDialog'
@@ -41,9 +42,7 @@ export function Shell() {
           <Layers2 className="size-5" aria-hidden />
           <span className="max-sm:sr-only">Stash</span>
         </Link>
-        <Button look="quiet" onClick={() => setHelpOpen(true)} aria-label="Keyboard shortcuts">
-          <Keyboard className="size-5" aria-hidden />
-        </Button>
+        <IconButton icon={Keyboard} large onClick={() => setHelpOpen(true)} label="Keyboard shortcuts" />
         <Link to="/settings" className={`${buttonShape} ${buttonLooks.quiet}`}>
           <Settings className="size-5" aria-hidden />
           <span className="max-sm:sr-only">Settings</span>

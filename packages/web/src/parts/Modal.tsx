@@ -1,7 +1,7 @@
 import { X } from 'lucide-react'
 import { Dialog } from 'radix-ui'
 import type { ReactNode } from 'react'
-import { Button } from './Button'
+import { IconButton } from './IconButton'
 
 interface ModalProps {
   readonly title: string
@@ -27,9 +27,7 @@ export function Modal({ title, open, onClose, children }: ModalProps) {
           <div className="mb-4 flex items-center justify-between">
             <Dialog.Title className="text-xl font-semibold">{title}</Dialog.Title>
             <Dialog.Close asChild>
-              <Button look="quiet" aria-label="Close">
-                <X className="size-5" aria-hidden />
-              </Button>
+              <IconButton icon={X} label="Close" large />
             </Dialog.Close>
           </div>
           {children}

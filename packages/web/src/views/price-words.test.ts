@@ -1,5 +1,5 @@
 import { expect } from 'chai'
-import { isByLength, pricedBy, shownPrice, writtenPrice } from './price-words.js'
+import { isByLength, pricedBy, shownPrice, toCents, writtenPrice } from './price-words.js'
 
 describe('what a price is of', () => {
   it('is a yard where one measures in inches, a sheet of board, a piece of what is counted', () => {
@@ -22,5 +22,9 @@ describe('what a price is of', () => {
     expect(shownPrice(10, cloth)).to.be.closeTo(9.144, 1e-9)
     expect(writtenPrice(9.144, cloth)).to.be.closeTo(10, 1e-9)
     expect(shownPrice(3, { ...cloth, role: 'board' })).to.equal(3)
+  })
+
+  it('is said to the hundredth', () => {
+    expect([toCents(9.144), toCents(0.005), toCents(12)]).to.deep.equal([9.14, 0.01, 12])
   })
 })

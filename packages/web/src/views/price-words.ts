@@ -30,3 +30,8 @@ export function shownPrice(price: number, { role, notion, written, unit }: Price
 export function writtenPrice(price: number, { unit, written, ...row }: PricedRow): number {
   return shownPrice(price, { ...row, written: unit, unit: written })
 }
+
+/** Prices are said to the hundredth. */
+export function toCents(price: number): number {
+  return Math.round(price * 100) / 100
+}

@@ -1,16 +1,15 @@
 import { formatIssue, readDraft, type CoverFile } from '@snowdrift/core'
 import { FileInput } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useCreateCoverMutation } from '../../api/api'
 import { describeError } from '../../api/describe-error'
-import { Button } from '../../parts/Button'
+import { FileButton } from '../../parts/FileButton'
 
 const mostBytes = 200_000
 
 /** Puts a cover file on the shelf; what is wrong with it is said, place by place. */
 export function ImportCover() {
-  const input = useRef<HTMLInputElement>(null)
   const [problems, setProblems] = useState<readonly string[]>([])
   const [createCover, { isLoading }] = useCreateCoverMutation()
   const navigate = useNavigate()
@@ -26,21 +25,14 @@ export function ImportCover() {
 
   return (
     <>
-      <Button disabled={isLoading} onClick={() => input.current?.click()}>
-        <FileInput className="size-4" aria-hidden /> Import a cover file
-      </Button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Cover file"
         accept="application/json,.json"
-        className="hidden"
-        aria-label="Cover file"
-        onChange={event => {
-          const [file] = event.target.files ?? []
-          event.target.value = ''
-          if (file) void take(file)
-        }}
-      />
+        busy={isLoading}
+        onFile={file => void take(file)}
+      >
+        <FileInput className="size-4" aria-hidden /> Import a cover file
+      </FileButton>
       {problems.length > 0 && (
         <div role="alert" className="basis-full border-l-3 border-bad pl-3">
           <p className="font-medium">The file was not taken:</p>

@@ -1,9 +1,9 @@
 import type { Problem } from '@snowdrift/core'
 import { FileInput } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { useImportStashMutation } from '../../api/api'
 import { describeError } from '../../api/describe-error'
-import { Button } from '../../parts/Button'
+import { FileButton } from '../../parts/FileButton'
 import { sayImported } from './import-words'
 import { MatchColumns } from './MatchColumns'
 
@@ -15,7 +15,6 @@ interface Unmatched {
 
 /** Takes a table into the stash; one with columns of its own is asked about first. */
 export function ImportTable() {
-  const input = useRef<HTMLInputElement>(null)
   const [importStash, { error, data, isLoading }] = useImportStashMutation()
   const [unmatched, setUnmatched] = useState<Unmatched>()
   const take = async (request: Parameters<typeof importStash>[0]) => {
@@ -26,21 +25,14 @@ export function ImportTable() {
   }
   return (
     <>
-      <Button disabled={isLoading} onClick={() => input.current?.click()}>
-        <FileInput className="size-4" aria-hidden /> Import CSV
-      </Button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Table of a stash"
         accept=".csv,text/csv"
-        className="hidden"
-        aria-label="Table of a stash"
-        onChange={event => {
-          const [table] = event.target.files ?? []
-          event.target.value = ''
-          if (table) void take({ table })
-        }}
-      />
+        busy={isLoading}
+        onFile={table => void take({ table })}
+      >
+        <FileInput className="size-4" aria-hidden /> Import CSV
+      </FileButton>
       {unmatched && (
         <MatchColumns
           headings={unmatched.headings}

@@ -15,6 +15,7 @@ import { describeError } from '../../api/describe-error'
 import { deleted } from '../../app/deleted-slice'
 import { useAppDispatch } from '../../app/store'
 import { Button } from '../../parts/Button'
+import { IconButton } from '../../parts/IconButton'
 import { CountField } from '../../parts/CountField'
 import { Fractions } from '../../parts/Fractions'
 import { Field, controlLook } from '../../parts/Field'
@@ -59,13 +60,11 @@ export function Pieces({ row, pieces, unit }: PiecesProps) {
               <Fractions text={sayAny(piece, row.unit, unit)} />
               {piece.state === 'reserved' && <span className="text-sm text-soft"> – kept for a cover</span>}
             </span>
-            <Button
-              look="quiet"
-              aria-label={`Take out ${sayAny(piece, row.unit, unit)}`}
+            <IconButton
+              icon={Trash2}
+              label={`Take out ${sayAny(piece, row.unit, unit)}`}
               onClick={() => void takeOut(piece)}
-            >
-              <Trash2 className="size-4" aria-hidden />
-            </Button>
+            />
           </li>
         ))}
       </ul>

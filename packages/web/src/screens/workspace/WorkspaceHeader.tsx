@@ -2,7 +2,8 @@ import { Download, Printer, Redo2, Undo2 } from 'lucide-react'
 import { Link } from 'react-router'
 import { useDraftChanges } from '../../drafts/use-draft'
 import { SavingState } from '../../parts/SavingState'
-import { Button, buttonLooks, buttonShape } from '../../parts/Button'
+import { buttonLooks, buttonShape } from '../../parts/Button'
+import { IconButton } from '../../parts/IconButton'
 import { download, fileNameOf } from '../../parts/download'
 import { useCover } from './cover-context'
 
@@ -24,19 +25,14 @@ export function WorkspaceHeader() {
       />
       <SavingState draft={draft} className="max-sm:flex-1" />
       <div className="flex items-center gap-1">
-        <Button look="quiet" disabled={draft.past.length === 0} onClick={undo} aria-label="Undo">
-          <Undo2 className="size-5" aria-hidden />
-        </Button>
-        <Button look="quiet" disabled={draft.future.length === 0} onClick={redo} aria-label="Redo">
-          <Redo2 className="size-5" aria-hidden />
-        </Button>
-        <Button
-          look="quiet"
-          aria-label="Export the cover file"
+        <IconButton icon={Undo2} large disabled={draft.past.length === 0} onClick={undo} label="Undo" />
+        <IconButton icon={Redo2} large disabled={draft.future.length === 0} onClick={redo} label="Redo" />
+        <IconButton
+          icon={Download}
+          large
+          label="Export the cover file"
           onClick={() => download(`${fileNameOf(name)}.snowdrift.json`, JSON.stringify(file, null, 2))}
-        >
-          <Download className="size-5" aria-hidden />
-        </Button>
+        />
         <Link to={`/covers/${id}/cutting-list`} className={`${buttonShape} ${buttonLooks.plain}`}>
           <Printer className="size-4" aria-hidden /> Cutting list
         </Link>

@@ -7,8 +7,8 @@ import {
   type Simulation,
   type Unit,
 } from '@snowdrift/core'
-import { Button } from '../../../parts/Button'
 import { FindingNote } from '../../../parts/FindingNote'
+import { RunProgress } from '../../../parts/RunProgress'
 import { percent, sayChance, sayFailures } from '../../../views/chance-words'
 import { estimateChance } from '../../../views/estimate-chance'
 import { useCover } from '../cover-context'
@@ -40,24 +40,16 @@ export function ChanceLine({ chance }: { readonly chance: AskedChance }) {
       {/* Room is kept for two lines: nothing may move away from under a hand that works the sliders. */}
       <div className="min-h-12">{simulation && <Failures simulation={simulation} />}</div>
       <div className="flex h-6 items-center gap-3 text-sm text-soft">
-        {typeof progress === 'number' ? (
-          <>
-            <progress
-              className="h-1.5 w-40 accent-thread"
-              aria-label="Makes reckoned"
-              value={progress}
-              max={1}
-            />
-            <Button look="quiet" small onClick={stop}>
-              Stop
-            </Button>
-          </>
-        ) : progress === 'stopped' ? (
-          'Stopped. Any change reckons it again.'
-        ) : (
-          simulation &&
-          `${simulation.makes.toLocaleString('en')} makes, each measured, cut and sewn a little off.`
-        )}
+        <RunProgress
+          progress={progress}
+          label="Makes reckoned"
+          onStop={stop}
+          stopped="Stopped. Any change reckons it again."
+          done={
+            simulation &&
+            `${simulation.makes.toLocaleString('en')} makes, each measured, cut and sewn a little off.`
+          }
+        />
       </div>
     </section>
   )

@@ -1,12 +1,14 @@
 import type { CoverFile, Remedy, Simulation, WhatIfId } from '@snowdrift/core'
-import { useEffect, useRef, useState } from 'react'
-import { createChanceClient, type ChanceClient } from '../../../workers/chance-client'
+import { useEffect, useState } from 'react'
+import { createChanceClient } from '../../../workers/chance-client'
 import type { ChanceReply } from '../../../workers/chance-protocol'
+import { shownShare, type Progress } from '../../../workers/progress'
+import { useWorker } from '../../../workers/use-worker'
 
 /** What is known of a cover's chance; answers to an earlier file stay until the new ones are there. */
 export interface Chance {
-  /** Of the present file: 0–1, or done. */
-  readonly progress: number | 'done' | 'stopped'
+  /** With the present file. */
+  readonly progress: Progress
   readonly simulation?: Simulation | undefined
   readonly whatIf?: Simulation | undefined
   readonly remedies?: readonly Remedy[]
@@ -30,11 +32,10 @@ export function useChance(
   file: CoverFile,
   { whatIf = noWhatIf, remedies = false, idleMs = 0 }: ChanceWanted,
 ): AskedChance {
-  const client = useRef<ChanceClient | null>(null)
+  const worker = useWorker(createChanceClient)
   const [chance, setChance] = useState<Chance>({ progress: 0 })
   useEffect(() => {
-    client.current ??= createChanceClient()
-    const asked = client.current
+    const asked = worker()
     const timer = setTimeout(
       () => asked.ask({ file, whatIf, remedies }, reply => setChance(before => heard(before, reply))),
       idleMs,
@@ -43,16 +44,9 @@ export function useChance(
       clearTimeout(timer)
       asked.cancel()
     }
-  }, [file, whatIf, remedies, idleMs])
-  useEffect(
-    () => () => {
-      client.current?.close()
-      client.current = null
-    },
-    [],
-  )
+  }, [worker, file, whatIf, remedies, idleMs])
   const stop = () => {
-    client.current?.cancel()
+    worker().cancel()
     setChance(before => ({ ...before, progress: 'stopped' }))
   }
   return { ...chance, stop }
@@ -61,7 +55,7 @@ export function useChance(
 function heard(before: Chance, reply: ChanceReply): Chance {
   switch (reply.kind) {
     case 'progress':
-      return { ...before, progress: Math.floor(reply.share * 50) / 50 }
+      return { ...before, progress: shownShare(reply.share) }
     case 'chance':
       return { ...before, simulation: reply.simulation }
     case 'what-if':

@@ -11,7 +11,7 @@ import {
   roleWords,
 } from '@snowdrift/core'
 import { ArrowDown, X } from 'lucide-react'
-import { Button } from '../../../parts/Button'
+import { IconButton } from '../../../parts/IconButton'
 import { controlLook, Field } from '../../../parts/Field'
 import { FindingNote } from '../../../parts/FindingNote'
 import { LengthField } from '../../../parts/LengthField'
@@ -44,15 +44,9 @@ export function LayerEditor({ layer, materials, isUnused, onChange, onRemove, on
       <div className="flex items-center gap-1">
         <h3 className="flex-1 text-lg font-semibold">{name}</h3>
         {onMoveOut && (
-          <Button look="quiet" aria-label={`Move ${name.toLowerCase()} outwards`} onClick={onMoveOut}>
-            <ArrowDown className="size-4" aria-hidden />
-          </Button>
+          <IconButton icon={ArrowDown} label={`Move ${name.toLowerCase()} outwards`} onClick={onMoveOut} />
         )}
-        {onRemove && (
-          <Button look="quiet" aria-label={`Take out: ${name.toLowerCase()}`} onClick={onRemove}>
-            <X className="size-4" aria-hidden />
-          </Button>
-        )}
+        {onRemove && <IconButton icon={X} label={`Take out: ${name.toLowerCase()}`} onClick={onRemove} />}
       </div>
       {isUnused && (
         <p className="text-sm text-caution">

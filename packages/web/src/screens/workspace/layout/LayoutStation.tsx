@@ -4,6 +4,8 @@ import { useMemo, useState } from 'react'
 import { useMaterialsQuery, useStashPiecesQuery } from '../../../api/api'
 import { Button } from '../../../parts/Button'
 import { ConflictNotice } from '../../../parts/ConflictNotice'
+import { IconButton } from '../../../parts/IconButton'
+import { RunProgress } from '../../../parts/RunProgress'
 import { SavingState } from '../../../parts/SavingState'
 import { Toggle } from '../../../parts/Toggle'
 import { useCover } from '../cover-context'
@@ -49,6 +51,11 @@ function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
   )
   const jobs = useMemo(() => jobsToLay(groups, plan), [groups, plan])
   const { byKey, progress, stop } = useLayouts(jobs)
+  const longer = budgetMs < longBudgetMs && (
+    <Button look="quiet" small onClick={() => setBudgetMs(longBudgetMs)}>
+      Look longer
+    </Button>
+  )
   return (
     <div className="grid gap-8">
       {draft.conflict && <ConflictNotice what="This layout was" draft={draft} current={draft.conflict} />}
@@ -63,63 +70,28 @@ function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
           />
           <span className="flex-1" />
           <SavingState draft={draft} label="Saving of the layout" />
-          <Button
-            look="quiet"
+          <IconButton
+            icon={Undo2}
+            label="Undo the last change of the layout"
             disabled={!undo}
             onClick={undo}
-            aria-label="Undo the last change of the layout"
-          >
-            <Undo2 className="size-4" aria-hidden />
-          </Button>
+          />
         </div>
-        <Progress
-          progress={progress}
-          onStop={stop}
-          onLonger={budgetMs < longBudgetMs ? () => setBudgetMs(longBudgetMs) : undefined}
-        />
+        <div className="flex h-7 items-center gap-3 text-sm text-soft" data-layout={String(progress)}>
+          <RunProgress
+            progress={progress}
+            label="Layouts tried"
+            onStop={stop}
+            stopped={<>Stopped; the best so far is shown. {longer}</>}
+            done={<>Laid out. {longer}</>}
+          />
+        </div>
         <CutTogether coverId={id} plan={plan} change={change} />
       </div>
       {groups.map(job => (
         <GroupLayout key={job.group.key} job={job} layout={byKey[job.group.key]} cutting={cutting} />
       ))}
       <Shopping groups={groups} layouts={byKey} plan={plan} />
-    </div>
-  )
-}
-
-function Progress({
-  progress,
-  onStop,
-  onLonger,
-}: {
-  readonly progress: number | 'done' | 'stopped'
-  readonly onStop: () => void
-  readonly onLonger: (() => void) | undefined
-}) {
-  return (
-    <div className="flex h-7 items-center gap-3 text-sm text-soft" data-layout={String(progress)}>
-      {typeof progress === 'number' ? (
-        <>
-          <progress
-            className="h-1.5 w-40 accent-thread"
-            aria-label="Layouts tried"
-            value={progress}
-            max={1}
-          />
-          <Button look="quiet" small onClick={onStop}>
-            Stop
-          </Button>
-        </>
-      ) : (
-        <>
-          {progress === 'stopped' ? 'Stopped; the best so far is shown.' : 'Laid out.'}
-          {onLonger && (
-            <Button look="quiet" small onClick={onLonger}>
-              Look longer
-            </Button>
-          )}
-        </>
-      )}
     </div>
   )
 }

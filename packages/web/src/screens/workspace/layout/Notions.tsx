@@ -1,17 +1,8 @@
-import {
-  mm,
-  needNotions,
-  readLength,
-  weighNotions,
-  type MaterialRow,
-  type StashNotionKind,
-  type NotionStock,
-  type StashPieceRow,
-  type Unit,
-} from '@snowdrift/core'
+import { needNotions, weighNotions, type Unit } from '@snowdrift/core'
 import { useMaterialsQuery, useStashPiecesQuery } from '../../../api/api'
 import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
+import { stockOf } from './notion-stock'
 
 /** Whether there is enough cord, whether a zip is long enough, and so on. */
 export function Notions({ coverIds }: { readonly coverIds: readonly string[] }) {
@@ -56,22 +47,4 @@ function Missing({ balance: { missingCount, missingLength }, unit }: MissingProp
       )}
     </span>
   )
-}
-
-function stockOf(
-  kind: StashNotionKind,
-  materials: readonly MaterialRow[],
-  pieces: readonly StashPieceRow[],
-): readonly NotionStock[] {
-  return materials
-    .filter(row => row.stock.notion === kind)
-    .flatMap(row =>
-      pieces
-        .filter(({ materialId, state }) => materialId === row.id && state === 'free')
-        .map(({ count, length }): NotionStock => {
-          const read =
-            length === null ? undefined : readLength(length, row.unit, { min: mm(1), max: mm(100_000) })
-          return { count, ...(read?.ok && { length: read.length }) }
-        }),
-    )
 }

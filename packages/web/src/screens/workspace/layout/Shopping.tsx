@@ -1,21 +1,13 @@
-import {
-  boughtCloth,
-  costOf,
-  findToBuy,
-  type CuttingBody,
-  type Layout,
-  type LayoutRequest,
-  type ToBuy,
-} from '@snowdrift/core'
+import type { CuttingBody, Layout } from '@snowdrift/core'
 import { Store } from 'lucide-react'
 import { Button } from '../../../parts/Button'
 import { Length } from '../../../parts/Length'
 import { usePay } from '../../../views/use-pay'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
-import { nameGroup } from './name-group'
 import { Notions } from './Notions'
 import { Sheets } from './Sheets'
+import { listWanted, nameToBuy, totalOf, type Wanted } from './shopping-list'
 import { useShop } from './use-shop'
 import { Ways } from './Ways'
 
@@ -25,26 +17,12 @@ interface ShoppingProps {
   readonly plan: CuttingBody
 }
 
-interface Wanted {
-  readonly job: GroupJob
-  readonly toBuy: ToBuy
-  readonly request: LayoutRequest
-  /** By the price that the stash knows of it. */
-  readonly cost: number | undefined
-}
-
 /** What is still to be bought, in the shop's steps and before washing; what the shop has of it; which notions there are. */
 export function Shopping({ groups, layouts, plan }: ShoppingProps) {
   const { unit } = useCover()
   const shop = useShop()
   const pay = usePay()
-  const wanted = groups.flatMap((job): readonly Wanted[] => {
-    const layout = layouts[job.group.key]
-    const toBuy = layout && job.request && findToBuy(job.group, job.request, layout, unit)
-    const request = restToBuy(job, layout)
-    if (!toBuy || !request || plan.done.includes(job.group.key)) return []
-    return [{ job, toBuy, request, cost: knownCost(job, toBuy) }]
-  })
+  const wanted = listWanted(groups, layouts, { done: plan.done, unit })
   const ask = () =>
     void shop.ask(wanted.map(({ job: { group }, request }) => ({ key: group.key, group, request, unit })))
   return (
@@ -107,28 +85,14 @@ function Line({ wanted: { job, toBuy, cost }, pay }: LineProps) {
   )
 }
 
-/** A remnant or a garment is nothing that a shop has more of: what is bought is like it. */
-function nameToBuy({ group, source: { material, offered } }: GroupJob): string {
-  if (!material) return nameGroup(group)
-  const { name } = material.material
-  const found = offered.some(({ source }) => source === 'yardage' || source === 'sheet')
-  const isOnce = offered.length > 0 && !found && material.stock.price === undefined
-  return isOnce ? `Cloth like ${name}` : name
-}
-
-function knownCost({ source: { material } }: GroupJob, toBuy: ToBuy): number | undefined {
-  const price = material?.stock.price
-  return price === undefined ? undefined : costOf(toBuy, price, material?.unit ?? 'in')
-}
-
 /** What it comes to by the prices that the stash knows. */
 function Total({ wanted, pay }: { readonly wanted: readonly Wanted[]; readonly pay: LineProps['pay'] }) {
-  const known = wanted.flatMap(({ cost }) => (cost === undefined ? [] : [cost]))
-  if (known.length === 0) return null
-  const open = wanted.length - known.length
+  const total = totalOf(wanted)
+  if (!total) return null
+  const { sum, open } = total
   return (
     <p className="font-medium" data-total>
-      Together {pay(known.reduce((sum, cost) => sum + cost, 0))}
+      Together {pay(sum)}
       {open > 0 && (
         <span className="font-normal text-soft">
           , and {open === 1 ? 'one thing' : `${open} things`} without a price in the stash
@@ -136,14 +100,4 @@ function Total({ wanted, pay }: { readonly wanted: readonly Wanted[]; readonly p
       )}
     </p>
   )
-}
-
-/** The pieces that lie on cloth to buy, and nothing else. */
-function restToBuy({ request }: GroupJob, layout: Layout | undefined): LayoutRequest | undefined {
-  if (!request || !layout) return undefined
-  const onBought = new Set(
-    layout.placements.filter(({ cloth }) => cloth === boughtCloth).map(({ piece }) => piece),
-  )
-  const pieces = request.pieces.filter(({ id }) => onBought.has(id))
-  return pieces.length > 0 ? { ...request, pieces } : undefined
 }

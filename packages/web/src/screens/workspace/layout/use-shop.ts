@@ -1,8 +1,9 @@
 import type { LayoutRequest, Purchase, ShopOffer, Unit } from '@snowdrift/core'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { useLazyShopOffersQuery } from '../../../api/api'
 import { describeError } from '../../../api/describe-error'
-import { createNestClient, type NestClient } from '../../../workers/nest-client'
+import { createNestClient } from '../../../workers/nest-client'
+import { useWorker } from '../../../workers/use-worker'
 import type { GroupJob } from './group-job'
 
 export interface Shop {
@@ -21,16 +22,9 @@ interface AskedJob {
 
 /** The simulated shop, asked for what a layout lacks; its answers are laid out on its own cloths. */
 export function useShop(): Shop {
-  const client = useRef<NestClient | null>(null)
+  const worker = useWorker(createNestClient)
   const [state, setState] = useState<Omit<Shop, 'ask'>>({ state: 'idle', problem: '', purchases: {} })
   const [fetchOffers] = useLazyShopOffersQuery()
-  useEffect(
-    () => () => {
-      client.current?.close()
-      client.current = null
-    },
-    [],
-  )
   const ask = async (jobs: readonly AskedJob[]) => {
     setState({ state: 'asking', problem: '', purchases: {} })
     const offers = new Map<string, readonly ShopOffer[]>()
@@ -42,9 +36,8 @@ export function useShop(): Shop {
       }
       offers.set(group.key, answer.data?.items ?? [])
     }
-    client.current ??= createNestClient()
     const shopping = jobs.map(job => ({ ...job, offers: offers.get(job.key) ?? [] }))
-    client.current.ask({ jobs: [], shopping }, reply => {
+    worker().ask({ jobs: [], shopping }, reply => {
       if (reply.kind === 'purchases')
         setState(before => ({ ...before, purchases: { ...before.purchases, [reply.key]: reply.purchases } }))
       if (reply.kind === 'done') setState(before => ({ ...before, state: 'idle' }))

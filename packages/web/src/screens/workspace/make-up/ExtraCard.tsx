@@ -9,7 +9,7 @@ import {
 import { X } from 'lucide-react'
 import { oneStep } from '../../../drafts/draft'
 import { Amounts } from '../../../parts/Amounts'
-import { Button } from '../../../parts/Button'
+import { IconButton } from '../../../parts/IconButton'
 import { FindingNote } from '../../../parts/FindingNote'
 import { OptionFields } from '../../../parts/OptionFields'
 import { findingsAbout, useCover } from '../cover-context'
@@ -59,9 +59,7 @@ export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) 
             <Amounts words={extra.words.summary} unit={unit} />
           </p>
         </div>
-        <Button look="quiet" aria-label={`Take off: ${extra.words.name.toLowerCase()}`} onClick={onRemove}>
-          <X className="size-4" aria-hidden />
-        </Button>
+        <IconButton icon={X} label={`Take off: ${extra.words.name.toLowerCase()}`} onClick={onRemove} />
       </div>
       {findingsAbout(planned, `extra:${index}`).map(finding => (
         <FindingNote
