@@ -3,7 +3,8 @@ import { createRequire } from 'node:module'
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { addressOf, fill, find, press, see } from './testing/hands.js'
-import { desk, openSite, phone, type Site } from './testing/site.js'
+import { desk, phone, type Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
@@ -32,8 +33,8 @@ for (const { look, size, width } of [
     let cover = ''
     let series = ''
     let sleeve = ''
-    before(async () => {
-      site = await openSite()
+    useSite(async opened => {
+      site = opened
       page = await site.visit('/', size)
       await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: look }])
       await see(page, 'Star atlas, padded')
@@ -41,7 +42,6 @@ for (const { look, size, width } of [
       series = await addressOf(page, 'Course handbooks, one wrap for all')
       sleeve = await addressOf(page, 'E-reader sleeve, quilted')
     })
-    after(() => site.close())
 
     const screens: readonly (readonly [name: string, path: () => string, words: string])[] = [
       ['the shelf', () => '/', 'Star atlas, padded'],

@@ -4,7 +4,8 @@ import { join } from 'node:path'
 import { expect } from 'chai'
 import type { ElementHandle, Page } from 'puppeteer-core'
 import { addressOf, fill, find, press, see, valueOf } from './testing/hands.js'
-import { openSite, type Site } from './testing/site.js'
+import type { Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 describe('bad input', function () {
   this.timeout(180_000)
@@ -13,13 +14,12 @@ describe('bad input', function () {
   let folder = ''
   before(async () => {
     folder = await mkdtemp(join(tmpdir(), 'snowdrift-files-'))
-    site = await openSite()
+  })
+  useSite(async opened => {
+    site = opened
     page = await site.visit('/')
   })
-  after(async () => {
-    await site.close()
-    await rm(folder, { recursive: true })
-  })
+  after(() => rm(folder, { recursive: true }))
 
   it('is refused beside the field with what was understood, and nothing is planned from it', async () => {
     const address = await addressOf(page, 'Hut ledger, with ties')

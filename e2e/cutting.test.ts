@@ -1,22 +1,22 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { addressOf, choose, fill, press, see, textOf } from './testing/hands.js'
-import { openSite, phone, type Site } from './testing/site.js'
+import { phone, type Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 describe('from cloth to pieces', function () {
   this.timeout(180_000)
   let site: Site
   let page: Page
   const addresses = new Map<string, string>()
-  before(async () => {
-    site = await openSite()
+  useSite(async opened => {
+    site = opened
     page = await site.visit('/')
     for (const name of ['Snow-profile notebook, by recipe', 'Rota planner, zipped', 'Star atlas, padded']) {
       await see(page, name)
       addresses.set(name, await addressOf(page, name))
     }
   })
-  after(() => site.close())
 
   const open = async (name: string, at = page) => {
     await at.goto(`${site.address()}${addresses.get(name) ?? ''}/layout`)

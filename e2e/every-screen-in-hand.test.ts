@@ -1,7 +1,7 @@
 import { expect } from 'chai'
-import { choose, see } from './testing/hands.js'
 import { smallTargets, walkScreens, wrongLengths } from './testing/screens.js'
-import { openSite, phone, type Site } from './testing/site.js'
+import { phone, type Site } from './testing/site.js'
+import { measureIn, useSite } from './testing/use-site.js'
 
 describe('every screen, in a hand and in centimetres', function () {
   this.timeout(400_000)
@@ -12,19 +12,15 @@ describe('every screen, in a hand and in centimetres', function () {
   }
   let site: Site
   let seen: readonly Seen[]
-  before(async () => {
-    site = await openSite()
-    const page = await site.visit('/settings')
-    await choose(page, 'Unit', 'cm')
-    await see(page, 'Saved', 'section[aria-label="Workshop"] [role="status"]')
-    await page.browserContext().close()
+  useSite(async opened => {
+    site = opened
+    await measureIn(site, 'cm')
     seen = await walkScreens(site, { ...phone, touch: true }, async shown => ({
       path: shown.path,
       small: await smallTargets(shown.page, 44),
       inches: await wrongLengths(shown, /[\d¼½¾⅛⅜⅝⅞]\s?in\b(?! (all|a|the|one|hand)\b)|\d⁄\d/g),
     }))
   })
-  after(() => site.close())
 
   it('has targets of 44 px or more under a finger', () => {
     expect(

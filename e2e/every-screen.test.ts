@@ -1,6 +1,7 @@
 import { expect } from 'chai'
 import { shiningThrough, smallTargets, walkScreens, wrongLengths } from './testing/screens.js'
-import { desk, openSite, type Site } from './testing/site.js'
+import { desk, type Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 describe('every screen, at a desk', function () {
   this.timeout(400_000)
@@ -13,8 +14,8 @@ describe('every screen, at a desk', function () {
   }
   let site: Site
   let seen: readonly Seen[]
-  before(async () => {
-    site = await openSite()
+  useSite(async opened => {
+    site = opened
     seen = await walkScreens(site, desk, async shown => {
       const { path, page } = shown
       const title = await page.title()
@@ -28,7 +29,6 @@ describe('every screen, at a desk', function () {
       return { path, title, small, metric, through }
     })
   })
-  after(() => site.close())
 
   it('has targets of 24 px or more under a pointer', () => {
     expect(

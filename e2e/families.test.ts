@@ -1,7 +1,8 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { choose, fill, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
-import { openSite, type Site } from './testing/site.js'
+import type { Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 interface Story {
   readonly way: string
@@ -117,11 +118,10 @@ describe('every way of making, from the tape to paper', function () {
   this.timeout(240_000)
   let site: Site
   let page: Page
-  before(async () => {
-    site = await openSite()
+  useSite(async opened => {
+    site = opened
     page = await site.visit('/')
   })
-  after(() => site.close())
 
   for (const { way, kind, readings, outer, pieces, lines } of stories)
     it(`${way}: measured, planned, pictured, printed`, async () => {
@@ -156,13 +156,12 @@ describe('choosing, comparing and adding', function () {
   this.timeout(180_000)
   let site: Site
   let page: Page
-  before(async () => {
-    site = await openSite()
+  useSite(async opened => {
+    site = opened
     page = await site.visit('/')
     await press(page, 'Hut ledger, with ties')
     await press(page, 'Make-up: settled')
   })
-  after(() => site.close())
 
   it('shows the ways that suit first, each with its picture, and switches keeping what has a meaning', async () => {
     await press(page, 'Other ways of making')

@@ -1,17 +1,17 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { choose, fill, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
-import { openSite, type Site } from './testing/site.js'
+import type { Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 describe('a first cover, from the tape to the cutting list', function () {
   this.timeout(180_000)
   let site: Site
   let page: Page
-  before(async () => {
-    site = await openSite()
+  useSite(async opened => {
+    site = opened
     page = await site.visit('/')
   })
-  after(() => site.close())
 
   it('shows the shelf with the demo covers, all to one scale', async () => {
     await see(page, 'Hut ledger, with ties')

@@ -1,7 +1,8 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { addressOf, fill, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
-import { openSite, type Site } from './testing/site.js'
+import type { Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 describe('will it fit', function () {
   this.timeout(180_000)
@@ -9,8 +10,8 @@ describe('will it fit', function () {
   let page: Page
   let cover = ''
   const complaints: string[] = []
-  before(async () => {
-    site = await openSite()
+  useSite(async opened => {
+    site = opened
     page = await site.visit('/')
     page.on('console', message => {
       if (message.type() === 'error') complaints.push(message.text())
@@ -18,7 +19,6 @@ describe('will it fit', function () {
     await see(page, 'Hut ledger, with ties')
     cover = await addressOf(page, 'Hut ledger, with ties')
   })
-  after(() => site.close())
 
   const open = async (query = '') => {
     await page.goto(`${site.address()}${cover}/fit${query}`)

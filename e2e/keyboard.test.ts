@@ -1,18 +1,18 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { find, see, undo, valueOf } from './testing/hands.js'
-import { openSite, type Site } from './testing/site.js'
+import type { Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 describe('a cover by keyboard alone', function () {
   this.timeout(180_000)
   let site: Site
   let page: Page
-  before(async () => {
-    site = await openSite()
+  useSite(async opened => {
+    site = opened
     page = await site.visit('/')
     await see(page, 'Hut ledger, with ties')
   })
-  after(() => site.close())
 
   const focusedName = () =>
     page.evaluate(() => {

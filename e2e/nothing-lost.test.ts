@@ -10,21 +10,21 @@ import {
   slowDown,
 } from './testing/faults.js'
 import { addressOf, choose, fill, press, see, textOf, valueOf } from './testing/hands.js'
-import { openSite, type Site } from './testing/site.js'
+import type { Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 describe('nothing is lost, nothing is doubled', function () {
   this.timeout(180_000)
   let site: Site
   const addresses = new Map<string, string>()
-  before(async () => {
-    site = await openSite()
+  useSite(async opened => {
+    site = opened
     const page = await site.visit('/')
     await see(page, 'Hut ledger, with ties')
     for (const name of ['Hut ledger, with ties', 'Star atlas, padded', 'Rota planner, zipped'])
       addresses.set(name, await addressOf(page, name))
     await page.browserContext().close()
   })
-  after(() => site.close())
 
   /** What this device keeps, as text. */
   const keptText = (page: Page) =>

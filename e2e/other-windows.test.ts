@@ -1,18 +1,15 @@
 import type { Page } from 'puppeteer-core'
-import { addressOf, choose, press, see } from './testing/hands.js'
-import { openSite, type Site } from './testing/site.js'
+import { addressOf, press, see } from './testing/hands.js'
+import type { Site } from './testing/site.js'
+import { measureIn, useSite } from './testing/use-site.js'
 
 describe('two windows on one cover', function () {
   this.timeout(180_000)
   let site: Site
-  before(async () => {
-    site = await openSite()
-    const page = await site.visit('/settings')
-    await choose(page, 'Unit', 'cm')
-    await see(page, 'Saved', 'section[aria-label="Workshop"] [role="status"]')
-    await page.browserContext().close()
+  useSite(async opened => {
+    site = opened
+    await measureIn(site, 'cm')
   })
-  after(() => site.close())
 
   it('follow each other, and say in a maker’s words where they part', async () => {
     const page = await site.visit('/')

@@ -1,15 +1,15 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { addressOf, fill, press, see, undo, valueOf } from './testing/hands.js'
-import { openSite, type Site } from './testing/site.js'
+import type { Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 describe('nothing is lost', function () {
   this.timeout(180_000)
   let site: Site
-  before(async () => {
-    site = await openSite()
+  useSite(opened => {
+    site = opened
   })
-  after(() => site.close())
 
   const saved = (page: Page) => see(page, /^Saved$/, '[aria-label="Saving"]')
 

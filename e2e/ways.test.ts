@@ -1,7 +1,8 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { fill, find, press, see, valueOf } from './testing/hands.js'
-import { openSite, phone, type Site } from './testing/site.js'
+import { phone, type Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 import { cursorIn, timeHands } from './testing/stopwatch.js'
 
 const mostByHand = 30
@@ -10,10 +11,12 @@ const mostByKeyboard = 25
 describe('eleven ways through, from the empty shelf to the list', function () {
   this.timeout(180_000)
   let site: Site
-  before(async () => {
-    site = await openSite({ demo: false })
-  })
-  after(() => site.close())
+  useSite(
+    opened => {
+      site = opened
+    },
+    { demo: false },
+  )
 
   async function begin(kind: string, name: string, size?: Parameters<Site['visit']>[1]): Promise<Page> {
     const page = await site.visit('/new', size)

@@ -1,17 +1,17 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { choose, fill, find, press, see, valueOf } from './testing/hands.js'
-import { openSite, phone, type Site } from './testing/site.js'
+import { phone, type Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
 
 describe('the workshop and its things', function () {
   this.timeout(180_000)
   let site: Site
   let page: Page
-  before(async () => {
-    site = await openSite()
+  useSite(async opened => {
+    site = opened
     page = await site.visit('/settings')
   })
-  after(() => site.close())
 
   const settings = () => site.server().repositories.settings.find(site.server().workshop)
   const settingsSaved = () => see(page, 'Saved', 'section[aria-label="Workshop"] [role="status"]')

@@ -1,12 +1,6 @@
-import {
-  inches,
-  zero,
-  type CuttingBody,
-  type CuttingGroup,
-  type MaterialRow,
-  type StashPieceRow,
-} from '@snowdrift/core'
+import { inches, zero, type CuttingBody, type CuttingGroup, type StashPieceRow } from '@snowdrift/core'
 import { expect } from 'chai'
+import { materialRow, stashPiece } from '../../../testing/stash.js'
 import { pinsOf, sayStashPiece, sourceOf, withoutPin, withPin } from './sources.js'
 
 const group: CuttingGroup = {
@@ -20,31 +14,10 @@ const group: CuttingGroup = {
   pieces: [],
 }
 const plan: CuttingBody = { coverIds: ['ours'], cuts: 'scissors', sources: {}, pins: [], done: [] }
-const updatedAt = '2030-01-01T00:00:00.000Z'
-const material = (id: string, name: string, role: 'outer' | 'board' = 'outer'): MaterialRow => ({
-  id,
-  version: 1,
-  updatedAt,
-  unit: 'in',
-  swatch: '#445566',
-  material: { role, name, thickness: '1 mm', washed: true },
-  stock: {},
-  picture: 0,
-})
-const piece = (id: string, changes: Partial<StashPieceRow> = {}): StashPieceRow => ({
-  id,
-  version: 1,
-  updatedAt,
-  materialId: 'm',
-  source: 'remnant',
-  width: '18',
-  length: '21',
-  count: 1,
-  note: '',
-  state: 'free',
-  coverId: null,
-  ...changes,
-})
+const material = (id: string, name: string, role: 'outer' | 'board' = 'outer') =>
+  materialRow(id, { material: { role, name, thickness: '1 mm', washed: true } })
+const piece = (id: string, { materialId = 'm', ...changes }: Partial<StashPieceRow> = {}) =>
+  stashPiece(id, materialId, changes)
 const sheetsOf = (changes: Partial<CuttingBody>, pieces: readonly StashPieceRow[]) =>
   sourceOf(group, { ...plan, ...changes }, [material('m', 'larch ')], pieces).sheets.map(({ id }) => id)
 const source = (pieces: readonly string[] | null) => ({
