@@ -49,6 +49,21 @@ describe('docs/craft.md', () => {
   })
 })
 
+describe('docs/architecture.md', () => {
+  it('names no file that is not there', () => {
+    const ours = ['packages', 'scripts', 'e2e', 'docs'].flatMap(folder =>
+      readdirSync(join(root, folder), { recursive: true, encoding: 'utf8' })
+        .filter(file => !/node_modules|dist/.test(file))
+        .map(file => `/${folder}/${file}`),
+    )
+    const named = [...read('docs/architecture.md').matchAll(/`([\w./-]+\.(?:ts|tsx|mjs|md))`/g)].map(
+      ([, name = '']) => name,
+    )
+    expect(named).to.have.length.above(40)
+    expect(named.filter(name => !ours.some(file => file.endsWith(`/${name}`)))).to.deep.equal([])
+  })
+})
+
 describe('README.md', () => {
   it('counts the ways of making and the extras that there are', () => {
     const count = `${inWords(families.length)} ways of making and ${inWords(extras.length)} extras`

@@ -100,6 +100,7 @@ export { coverJsonSchema } from './file/json-schema.js'
 export { defaultInset } from './file/layer-schema.js'
 export { readLength, type LengthRange, type ReadLength, type TypedLength } from './length/length-input.js'
 export { describeChoice } from './file/missing-words.js'
+export { readingAt, topOfPath } from './file/place.js'
 export { sayPlace } from './file/place-words.js'
 export { readUnfinished, type Unfinished } from './file/unfinished.js'
 export { checkReadings } from './object/cross-check.js'
@@ -108,7 +109,14 @@ export { simulationToJson } from './file/simulation-json.js'
 export { readCover, readDraft, type ReadResult } from './file/read-cover.js'
 export { changeThing, listThings, removeThing, withThings } from './file/things.js'
 export { readingRanges } from './file/reading-ranges.js'
-export type { Direction, Finding, FindingCode, Subject } from './finding/finding.js'
+export {
+  kindOfSubject,
+  type Direction,
+  type Finding,
+  type FindingCode,
+  type Subject,
+  type SubjectKind,
+} from './finding/finding.js'
 export type { Severity } from './finding/severity.js'
 export { describeRepair, type Repair } from './finding/repair.js'
 export { severityOf } from './finding/severities.js'

@@ -4,8 +4,7 @@ import { findFamily } from '../families/registry.js'
 import { roleWords } from '../material/role.js'
 import { readingWords } from '../object/reading-words.js'
 import type { CoverFile } from './cover-schema.js'
-
-type Part = string | number
+import { partsOfPath, type Part } from './place.js'
 
 /**
  * A place in a cover file as a maker would look for it: `object.readings.height[1]` is “Height, reading 2”,
@@ -31,14 +30,6 @@ export function sayPlace(file: CoverFile, path: string): string {
     default:
       return topWords[String(first)] ?? path
   }
-}
-
-/** `object.readings.height[0]` → `['object', 'readings', 'height', 0]`. */
-export function partsOfPath(path: string): readonly Part[] {
-  return path
-    .split(/[.[\]]+/)
-    .filter(part => part !== '')
-    .map(part => (/^\d+$/.test(part) ? Number(part) : part))
 }
 
 const topWords: Readonly<Record<string, string>> = {

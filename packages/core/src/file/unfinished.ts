@@ -1,6 +1,6 @@
 import type { Cover } from './cover.js'
 import type { Issue } from './issue.js'
-import { partsOfPath } from './place-words.js'
+import { partsOfPath } from './place.js'
 import { readDraft } from './read-cover.js'
 
 /** A file that a maker is still typing in: what can be read of it, and what cannot. */

@@ -29,6 +29,18 @@ export type Subject =
   | 'sizing'
   | 'family'
 
+export type SubjectKind = Subject extends infer One
+  ? One extends `${infer Kind}:${string | number}`
+    ? Kind
+    : One
+  : never
+
+/** What kind of thing a finding is about, whichever of them it is. */
+export function kindOfSubject(about: Subject): SubjectKind {
+  const end = about.indexOf(':')
+  return (end < 0 ? about : about.slice(0, end)) as SubjectKind
+}
+
 export type Finding = { [Code in FindingCode]: FindingOf<Code> }[FindingCode]
 
 export interface FindingOf<Code extends FindingCode> {

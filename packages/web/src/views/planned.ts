@@ -3,6 +3,7 @@ import {
   checkReadings,
   plan,
   readUnfinished,
+  readingAt,
   type Cover,
   type CoverFile,
   type Finding,
@@ -52,6 +53,6 @@ function checksOf({ object }: Cover): readonly Finding[] {
 
 /** What is still to be measured beside readings that were taken and cannot be read. */
 function besides(missing: readonly ReadingChoice[], unread: readonly Issue[]): readonly ReadingChoice[] {
-  const tried = unread.flatMap(({ path }) => /readings\.(\w+)/.exec(path)?.[1] ?? [])
-  return missing.filter(choice => !choice.some(way => way.some(key => tried.includes(key))))
+  const tried = new Set(unread.map(({ path }) => readingAt(path)))
+  return missing.filter(choice => !choice.some(way => way.some(key => tried.has(key))))
 }

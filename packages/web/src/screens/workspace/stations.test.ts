@@ -3,7 +3,7 @@ import { expect } from 'chai'
 import { coverFile } from '../../testing/files.js'
 import { plannedOf } from '../../views/planned.js'
 import { worstVerdict } from '../../views/verdict-words.js'
-import { stateOf, stations } from './stations.js'
+import { stateOf, stationOf, stationOfPlace, stations } from './stations.js'
 
 const statesOf = (file: CoverFile) =>
   Object.fromEntries(stations.map(station => [station, stateOf(station, plannedOf(file))]))
@@ -100,5 +100,34 @@ describe('planning a file', () => {
     )
     expect(worstVerdict(plan?.fits ?? [])).to.equal('baggy')
     expect(worstVerdict([])).to.equal(undefined)
+  })
+
+  it('have each a kind of finding to see to, and know where a place of the file is typed', () => {
+    const places = [
+      'objects[1].kind',
+      'object.spine',
+      'layers[0].role',
+      'trial.width',
+      'options.seam',
+      'name',
+    ]
+    expect(places.map(stationOfPlace)).to.deep.equal([
+      'measure',
+      'measure',
+      'layers',
+      'fit',
+      'make-up',
+      'make-up',
+    ])
+    const abouts = ['reading:height', 'layer:outer', 'fit:width', 'piece:outer', 'extra:0', 'seam'] as const
+    const data = {} as never
+    expect(abouts.map(about => stationOf({ code: 'no-closure', about, data }))).to.deep.equal([
+      'measure',
+      'layers',
+      'fit',
+      'pieces',
+      'make-up',
+      'make-up',
+    ])
   })
 })

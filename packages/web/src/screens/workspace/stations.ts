@@ -1,4 +1,4 @@
-import type { Finding, Severity } from '@snowdrift/core'
+import { kindOfSubject, topOfPath, type Finding, type Severity, type SubjectKind } from '@snowdrift/core'
 import { gravestOf } from '../../parts/severity'
 import type { Planned } from '../../views/planned'
 
@@ -38,17 +38,34 @@ export function stateOf(station: Station, { plan, missing, issues, findings }: P
   return station === 'measure' && missing.length === 0 ? toSay : 'waits'
 }
 
+/** Where what is found about a kind of thing is seen to. */
+const stationFor: Readonly<Record<SubjectKind, Station>> = {
+  reading: 'measure',
+  layer: 'layers',
+  fit: 'fit',
+  piece: 'pieces',
+  option: 'make-up',
+  extra: 'make-up',
+  seam: 'make-up',
+  sizing: 'make-up',
+  family: 'make-up',
+}
+
 /** Where a place in the cover file is typed. */
-function stationOfPlace(path: string): Station {
-  if (/^objects?\b/.test(path)) return 'measure'
-  if (path.startsWith('layers')) return 'layers'
-  return path.startsWith('trial') ? 'fit' : 'make-up'
+export function stationOfPlace(path: string): Station {
+  switch (topOfPath(path)) {
+    case 'object':
+    case 'objects':
+      return 'measure'
+    case 'layers':
+      return 'layers'
+    case 'trial':
+      return 'fit'
+    default:
+      return 'make-up'
+  }
 }
 
 export function stationOf({ about }: Finding): Station {
-  if (about.startsWith('reading:')) return 'measure'
-  if (about.startsWith('layer:')) return 'layers'
-  if (about.startsWith('fit:')) return 'fit'
-  if (about.startsWith('piece:')) return 'pieces'
-  return 'make-up'
+  return stationFor[kindOfSubject(about)]
 }

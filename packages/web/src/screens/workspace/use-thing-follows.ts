@@ -8,6 +8,7 @@ import { refOf, standingOf } from '../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../drafts/use-draft'
 import type { Planned } from '../../views/planned'
 import { hasReadings, isSameObject, type Measured } from './same-object'
+import { stationOfPlace } from './stations'
 
 /** The thing that a cover is for, as it is being worked on, and the way to give it the cover's readings. */
 export interface FollowingThing {
@@ -37,7 +38,7 @@ export function useThingFollows(cover: Draft<CoverBody>, planned: Planned): Foll
   const [agreed, setAgreed] = useState<typeof ours>()
   if (isSame && agreed !== ours) setAgreed(ours)
   const isBehind = thing !== undefined && (!hasReadings(thing.object) || isAgreed(thing, agreed))
-  const isReadable = !planned.issues.some(({ path }) => path.startsWith('object'))
+  const isReadable = !planned.issues.some(({ path }) => stationOfPlace(path) === 'measure')
   const keepThese = useCallback(() => {
     if (ours) change(oneStep, body => ({ ...body, ...ours }))
   }, [change, ours])

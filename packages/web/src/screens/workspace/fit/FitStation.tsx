@@ -1,4 +1,4 @@
-import { applyRepair, type Issue } from '@snowdrift/core'
+import { applyRepair, topOfPath, type Issue } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
 import { FindingNote } from '../../../parts/FindingNote'
 import { useCover } from '../cover-context'
@@ -58,5 +58,5 @@ export function FitStation() {
 }
 
 function isOfTrial({ path }: Issue): boolean {
-  return path.startsWith('trial')
+  return topOfPath(path) === 'trial'
 }

@@ -1,4 +1,4 @@
-import { applyRepair, type Finding } from '@snowdrift/core'
+import { applyRepair, kindOfSubject, type Finding } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
 import { FindingNote } from '../../../parts/FindingNote'
 import { useCover } from '../cover-context'
@@ -39,7 +39,7 @@ export function MakeUpStation() {
 
 /** Findings about an option or an extra stand beside it; what is said of the fit is decided here, so it stands here too. */
 function isAboutWhole(finding: Finding): boolean {
-  const { about } = finding
   if (stationOf(finding) === 'fit') return true
-  return stationOf(finding) === 'make-up' && !about.startsWith('option:') && !about.startsWith('extra:')
+  const kind = kindOfSubject(finding.about)
+  return stationOf(finding) === 'make-up' && kind !== 'option' && kind !== 'extra'
 }
