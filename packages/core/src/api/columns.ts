@@ -1,8 +1,7 @@
 import { z } from 'zod'
 import type { Issue } from '../file/issue.js'
-import type { ReadResult } from '../file/read-cover.js'
 import { units, type Unit } from '../length/unit.js'
-import { check } from './check.js'
+import { check, type ReadResult } from '../file/check.js'
 import { onceFor } from './once-for.js'
 
 /** How the database keeps a column. */

@@ -1,6 +1,6 @@
 import { z } from 'zod'
+import type { ReadResult } from '../file/check.js'
 import { gridSchema } from '../file/cover-schema.js'
-import type { ReadResult } from '../file/read-cover.js'
 import { lengthInput, type LengthRange } from '../length/length-input.js'
 import { mm, type Length } from '../length/length.js'
 import { customary, defaultTapeDivision, units, type Unit } from '../length/unit.js'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { ReadResult } from '../file/read-cover.js'
+import type { ReadResult } from '../file/check.js'
 import { lengthInput, typedLength } from '../length/length-input.js'
 import { mm, type Length } from '../length/length.js'
 import { asTyped } from './as-typed.js'

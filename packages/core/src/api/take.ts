@@ -1,11 +1,10 @@
 import { z } from 'zod'
 import type { Issue } from '../file/issue.js'
 import { sayPlainly } from '../finding/say.js'
-import type { ReadResult } from '../file/read-cover.js'
 import { typedLength, type TypedLength } from '../length/length-input.js'
 import { toMm, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
-import { check } from './check.js'
+import { check, type ReadResult } from '../file/check.js'
 import { sizeOfStashPiece, type StashPieceBody } from './stash.js'
 
 /** What a cover takes: pieces kept for it or let go, each as it stood when it was chosen. */

@@ -13,8 +13,8 @@ import {
 import { clashingPins, type PinClash } from '../nest/clashing-pins.js'
 import type { Issue } from './issue.js'
 import { describePinClash } from './layout-json.js'
-import type { ReadResult } from './read-cover.js'
-import { describeSchemaIssues, show } from './schema-issues.js'
+import { check, type ReadResult } from './check.js'
+import { show } from './schema-issues.js'
 
 const layoutUnit = (input: unknown): Unit =>
   units.find(known => known === (input as { unit?: unknown } | null)?.unit) ?? 'in'
@@ -75,9 +75,9 @@ export interface ReadLayoutRequest {
 /** Reads a layout request. Every problem names the place and says what would do; nothing of a bad one is laid. */
 export function readLayoutRequest(input: unknown): ReadResult<ReadLayoutRequest> {
   const unit = layoutUnit(input)
-  const parsed = layoutRequestSchema(unit).safeParse(input)
-  if (!parsed.success) return { ok: false, issues: describeSchemaIssues(parsed.error, input) }
-  const { gap: typedGap, cuts, budgetMs, seed, pieces, cloths } = parsed.data
+  const read = check(layoutRequestSchema(unit), input)
+  if (!read.ok) return read
+  const { gap: typedGap, cuts, budgetMs, seed, pieces, cloths } = read.value
   const gap = typedGap ?? (cuts === 'rotary' ? zero : customary(1 / 4, unit))
   const request: LayoutRequest = {
     cuts,

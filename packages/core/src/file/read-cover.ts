@@ -6,16 +6,14 @@ import { units, type Unit } from '../length/unit.js'
 import { missingReadings } from '../object/required.js'
 import { coverSchema, type CoverFile } from './cover-schema.js'
 import type { AddedExtra, Cover } from './cover.js'
+import { check, type ReadResult } from './check.js'
 import type { Issue } from './issue.js'
 import { settleLayer } from './layer-schema.js'
 import { describeMissing } from './missing-words.js'
-import { describeSchemaIssues, show } from './schema-issues.js'
+import { show } from './schema-issues.js'
 import { settleTrial } from './trial-schema.js'
 import { settleSizing } from './sizing-schema.js'
 import { upgradeCoverFile } from './upgrades.js'
-
-export type ReadResult<Value> =
-  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly issues: readonly Issue[] }
 
 /** Reads a cover file that can be planned: right in form, and every needed reading taken. */
 export function readCover(input: unknown): ReadResult<Cover> {
@@ -34,9 +32,8 @@ export function readCover(input: unknown): ReadResult<Cover> {
 export function readDraft(input: unknown): ReadResult<Cover> {
   const upgraded = upgradeCoverFile(input)
   if (!upgraded.ok) return upgraded
-  const parsed = coverSchema(unitOf(upgraded.value)).safeParse(upgraded.value)
-  if (!parsed.success) return { ok: false, issues: describeSchemaIssues(parsed.error, upgraded.value) }
-  return assemble(parsed.data)
+  const file = check(coverSchema(unitOf(upgraded.value)), upgraded.value)
+  return file.ok ? assemble(file.value) : file
 }
 
 function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Cover> {
@@ -75,9 +72,8 @@ function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Co
 }
 
 function readOptions(family: Family, options: unknown, unit: Unit): ReadResult<FamilyOptions> {
-  const parsed = family.options(unit).safeParse(options)
-  if (parsed.success) return { ok: true, value: parsed.data }
-  return { ok: false, issues: under('options', describeSchemaIssues(parsed.error, options)) }
+  const read = check(family.options(unit), options)
+  return read.ok ? read : { ok: false, issues: under('options', read.issues) }
 }
 
 function readExtra(typed: { readonly type: string }, index: number, unit: Unit): ReadResult<AddedExtra> {
@@ -89,9 +85,9 @@ function readExtra(typed: { readonly type: string }, index: number, unit: Unit):
       `${path}.type`,
       `${show(type)} cannot be added to a cover. Known: ${listOf(knownExtras, 'type')}.`,
     )
-  const parsed = extra.options(unit).safeParse(options)
-  if (parsed.success) return { ok: true, value: { extra, options: parsed.data } }
-  return { ok: false, issues: under(path, describeSchemaIssues(parsed.error, options)) }
+  const read = check(extra.options(unit), options)
+  if (read.ok) return { ok: true, value: { extra, options: read.value } }
+  return { ok: false, issues: under(path, read.issues) }
 }
 
 function checkObjects(file: { object?: unknown; objects?: unknown }, family: Family): readonly Issue[] {
