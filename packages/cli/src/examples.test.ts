@@ -1,6 +1,5 @@
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { families } from '@snowdrift/core'
 import { expect } from 'chai'
 import { runCommand } from './run-command.js'
 
@@ -87,21 +86,27 @@ const worked: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 }
 
 describe('the examples in docs', () => {
-  it('are one for every way of making', () => {
-    const names = readdirSync(folder).map(file => file.replace('.json', ''))
-    expect(names.toSorted()).to.deep.equal(Object.keys(worked).toSorted())
-    expect(names).to.have.length(families.length)
+  const names = readdirSync(folder).map(file => file.replace('.json', ''))
+
+  it('have all that were worked by hand among them', () => {
+    expect(names).to.include.members(Object.keys(worked))
   })
+
+  for (const name of names)
+    it(`${name}: can be made, and nothing is in the way`, async () => {
+      const { code, json } = await planOf(name)
+      expect(code).to.equal(0)
+      expect(json.pieces).to.have.length.above(0)
+    })
 
   for (const [name, expected] of Object.entries(worked))
     it(`${name}: comes out as worked by hand`, async () => {
-      const { code, json } = await planOf(name)
+      const { json } = await planOf(name)
       const pieces = json.pieces.map(
         ({ id, count, cut }) => [id, `${count} × ${cut.width.text} × ${cut.height.text}`] as const,
       )
       const notions = json.notions.flatMap(({ id, length }) => (length ? [[id, length.text] as const] : []))
       const found = Object.fromEntries([...pieces, ...notions])
       for (const [id, size] of Object.entries(expected)) expect(found[id], id).to.equal(size)
-      expect(code).to.equal(0)
     })
 })
