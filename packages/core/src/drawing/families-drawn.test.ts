@@ -79,6 +79,33 @@ describe('the end-on picture', () => {
     expect(words).to.include('batting, 1.9\u00a0mm pressed')
     expect(words).to.include('cotton, 0.28\u00a0mm')
   })
+
+  it('goes on in the next line with a long name, and no line lies over another', () => {
+    const { section } = planFrom(
+      familyFile('slip-cover', {
+        layers: [
+          { role: 'lining', name: 'Plain cotton', thickness: '0.25 mm' },
+          { role: 'padding', name: 'Thin foam stabiliser of the market', thickness: '3 mm', squash: 0.3 },
+          { role: 'outer', name: 'Spruce-green cotton', thickness: '0.3 mm' },
+        ],
+      }),
+    )
+    const labels = drawEndOn(section, say).marks.flatMap(mark =>
+      mark.kind === 'text' && mark.size === 'small' && mark.text !== '20 mm' && mark.align === 'start'
+        ? [mark]
+        : [],
+    )
+    const lines = labels.map(({ text: said }) => said).filter(said => !said.startsWith('the layers'))
+    expect(lines).to.deep.equal([
+      'Spruce-green cotton, 0.3\u00a0mm',
+      'Thin foam stabiliser of the',
+      'market, 2.55\u00a0mm pressed',
+      'Plain cotton, 0.25\u00a0mm',
+    ])
+    const tops = labels.map(({ at: [, y] }) => toMm(y))
+    const gaps = tops.slice(1).map((y, index) => y - (tops[index] ?? 0))
+    expect(Math.min(...gaps)).to.be.at.least(5)
+  })
 })
 
 for (const [id, plan] of plans)

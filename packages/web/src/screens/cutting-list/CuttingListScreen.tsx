@@ -125,7 +125,7 @@ function Laid({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
   )
   if (!outside || !inside) return null
   return (
-    <div className="keep-together mt-4 grid grid-cols-2 gap-6">
+    <div className="keep-together mt-4 grid gap-6 sm:grid-cols-2 print:grid-cols-2">
       {[outside, inside].map(drawing => (
         <figure key={drawing.title}>
           <div className="h-44">
