@@ -46,6 +46,17 @@ const bought = (group: CuttingGroup, named: string | null = null) => {
 }
 
 describe('boards and card to buy', () => {
+  it('may lie across the sheet only where they may be turned', () => {
+    // 16 by 11: along a folder’s 17 ½ by 11 ¾ only when it is turned; else it wants the large one, 27 ½ by 19 ¾
+    const across = board([16, 11])
+    const [piece] = across.pieces
+    if (!piece) throw new Error('No board')
+    expect(sheetToBuy(across, null).id).to.equal('large')
+    expect(sheetToBuy({ ...across, pieces: [{ ...piece, turn: 'quarter' }] }, null).id).to.equal('folder')
+    // 10 by 16 fits as it lies
+    expect(sheetToBuy(board([10, 16]), null).id).to.equal('folder')
+  })
+
   it('come in sheets, the smallest that takes the largest piece', () => {
     expect(comesInSheets('board') && comesInSheets('card')).to.equal(true)
     expect(comesInSheets('outer')).to.equal(false)

@@ -167,6 +167,45 @@ describe('where things sit that are drawn, not cut', () => {
     for (const [index, line] of at.entries()) expect(line).to.be.closeTo(share + 40 * index, 0.01)
   })
 
+  it('a strap with its middle on the closure, along a fore-edge and along a mouth', () => {
+    const strapOf = (family: string) => {
+      const { strip } = added({ type: 'strap', width: '40 mm' }, family)
+      const shape = strip.shapes.find(({ piece }) => piece === 'strap')
+      if (!shape) throw new Error('No strap')
+      return { strip, shape }
+    }
+    const book = strapOf('slip-cover')
+    // 40 wide, half of it below the middle of the height
+    expect(toMm(book.shape.at[1]) + 20).to.be.closeTo(toMm(book.strip.height) / 2, 0.001)
+    const sleeve = strapOf('sleeve')
+    expect(toMm(sleeve.shape.at[0]) + 20).to.be.closeTo(
+      toMm(sleeve.strip.panels[0]?.width ?? zero) / 2,
+      0.001,
+    )
+    expect(toMm(sleeve.shape.width)).to.equal(40)
+  })
+
+  it('a bookmark down the middle of the spine, or of the body where no spine is known', () => {
+    const spine = (plan: Plan) =>
+      placePanels(plan.strip.panels).find(({ kind }) => kind === 'spine' || kind === 'body')
+    const markOf = (plan: Plan) => plan.strip.lines.find(({ kind }) => kind === 'ribbon')?.from[0]
+    const known = added({ type: 'bookmark' })
+    const { x = zero, width = zero } = spine(known) ?? {}
+    expect(toMm(markOf(known) ?? zero)).to.be.closeTo(toMm(x) + toMm(width) / 2, 0.001)
+    const unknown = planFrom(
+      familyFile('slip-cover', {
+        object: { kind: 'softcover', readings: { height: ['240'], wrap: ['340'] } },
+        extras: [{ type: 'bookmark' }],
+      }),
+    )
+    const body = spine(unknown)
+    expect(body?.kind).to.equal('body')
+    expect(toMm(markOf(unknown) ?? zero)).to.be.closeTo(
+      toMm(body?.x ?? zero) + toMm(body?.width ?? zero) / 2,
+      0.001,
+    )
+  })
+
   it('a scoop in the middle of each wall’s mouth', () => {
     const { strip } = added({ type: 'thumb-scoop' }, 'sleeve')
     const wall = toMm(strip.panels[0]?.width ?? zero)

@@ -40,6 +40,20 @@ describe('what to do for a better chance', () => {
     expect(kindsOf(weighed(tight({ wrap: ['340 mm'] })))).not.to.include('wrap-it')
   })
 
+  it('offers a tape twice as fine as long as there are such tapes: down to 1/64 in', () => {
+    const offers = (tapeDivision: string) =>
+      kindsOf(
+        weighed(
+          familyFile('slip-cover', {
+            unit: 'in',
+            object: { kind: 'hardcover', tapeDivision, readings: { ...everyReading?.readings } },
+            sizing: { mode: 'computed', easeWidth: '1 mm', easeHeight: '1 mm' },
+          }),
+        ),
+      ).includes('finer-tape')
+    expect(['1/16 in', '1/32 in', '1/64 in'].map(offers)).to.deep.equal([true, true, false])
+  })
+
   it('asks for an exact reading of what is only known about', () => {
     const vague = weighed(tight({ width: ['about 160 mm'] }))
     expect(gain(vague, 'measure-exactly')).to.be.above(0.02)

@@ -2,7 +2,7 @@ import { expect } from 'chai'
 import type { CoverFile } from '../file/cover-schema.js'
 import { coverFile, cutOf, familyFile } from '../file/testing/cover-files.js'
 import { clothNeeded } from './cloth.js'
-import { inches, toMm, zero, type Length } from '../length/length.js'
+import { add, inches, toMm, zero, type Length } from '../length/length.js'
 import {
   describeDifferences,
   findSameFits,
@@ -109,5 +109,25 @@ describe('the choices of sizing', () => {
     const pairs = findSameFits(listSizingChoices(familyFile('slip-cover', { unit: 'in', grid: '1/16 in' })))
     expect(pairs).to.deep.include(['inch-and-a-half', 'two-inches'])
     expect(findSameFits(listSizingChoices(familyFile('glued-wrap')))).to.deep.equal([])
+    // each fit beside the one of its own direction: the ease in height of one may be the other’s in width
+    const [one, ...others] = listSizingChoices(familyFile('slip-cover', { unit: 'in', grid: '1/16 in' }))
+    if (!one) throw new Error('No choice')
+    const crossed = {
+      ...one,
+      id: 'crossed',
+      plan: {
+        ...one.plan,
+        settled: { ...one.plan.settled, seam: inches(1) },
+        fits: one.plan.fits.map((fit, index, all) => ({
+          ...fit,
+          ease: add(all[1 - index]?.ease ?? zero, inches(index)),
+        })),
+      },
+    }
+    expect(others).to.have.length.above(0)
+    expect(findSameFits([one, crossed])).to.deep.equal([])
+    expect(
+      findSameFits([one, { ...crossed, plan: { ...crossed.plan, fits: one.plan.fits } }]),
+    ).to.have.length(1)
   })
 })

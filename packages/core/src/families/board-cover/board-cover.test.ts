@@ -8,6 +8,7 @@ import {
   findingOf,
   notionOf,
   panelsOf,
+  pieceOf,
   planFrom,
 } from '../../file/testing/cover-files.js'
 import { formatLength } from '../../length/format.js'
@@ -27,6 +28,46 @@ describe('a board cover', () => {
     // 150 + 12 by 210 + 2·6; spine 30 + 6; two sheets each
     expect(cutOf(plan, 'board')).to.equal('4 × 162 mm × 222 mm')
     expect(cutOf(plan, 'spine-board')).to.equal('2 × 36 mm × 222 mm')
+  })
+
+  it('lays a lining in each board, its margin from the edge, and one over the spine in the middle', () => {
+    const lined = planFrom(
+      file({
+        layers: [
+          { role: 'card', thickness: '0.3 mm' },
+          { role: 'outer', thickness: '0.3125 mm' },
+        ],
+      }),
+    )
+    const total = lined.strip.panels.reduce((sum, { width }) => sum + toJsonMm(width), 0)
+    const shapes = lined.strip.shapes.map(
+      ({ piece, at, width }) => [piece, toJsonMm(at[0]), toJsonMm(width)] as const,
+    )
+    const linings = shapes.filter(([piece]) => piece === 'lining')
+    const [spine] = shapes.filter(([piece]) => piece === 'spine-lining')
+    expect(linings).to.have.length(2)
+    expect(spine?.[1]).to.be.closeTo((total - (spine?.[2] ?? 0)) / 2, 0.001)
+    // as far from the left edge as the other is from the right
+    const [left, right] = linings
+    if (!left || !right) throw new Error('No linings')
+    expect(left[1]).to.be.above(0)
+    expect(total - right[1] - right[2]).to.be.closeTo(left[1], 0.001)
+  })
+
+  it('counts a pocket with what it holds only where the contents were measured', () => {
+    const spineOf = (
+      readings: NonNullable<CoverFile['object']>['readings'],
+      extras: CoverFile['extras'] = [],
+    ) => {
+      const object = { kind: 'journal', readings } as CoverFile['object']
+      return toJsonMm(pieceOf(planFrom(file({ object, extras })), 'spine-board').width.cut)
+    }
+    const page = { pageWidth: ['150 mm'], pageHeight: ['210 mm'] }
+    const measured = { ...page, contentsThickness: ['30 mm'] }
+    const pocket: CoverFile['extras'] = [{ type: 'pocket-patch', contents: '4 mm' }]
+    // 30 + 6 as above; the pocket’s contents make it thicker by 4 and its cloth, up to the next millimetre
+    expect(spineOf(measured)).to.equal(36)
+    expect(spineOf(measured, pocket)).to.be.within(40, 42)
   })
 
   it('computes the gap from the board’s thickness and the cloth', () => {

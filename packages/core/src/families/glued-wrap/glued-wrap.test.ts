@@ -12,6 +12,7 @@ import {
   planFrom,
 } from '../../file/testing/cover-files.js'
 import { planToJson } from '../../file/plan-json.js'
+import { toMm } from '../../length/length.js'
 
 const file = (changes: Partial<CoverFile> = {}) => familyFile('glued-wrap', changes)
 
@@ -23,6 +24,26 @@ describe('a glued wrap', () => {
     expect(exactOf(plan, 'outer')).to.deep.equal([444, 344])
     expect(plan.pieces.map(({ id }) => id)).to.deep.equal(['outer'])
     expect(panelsOf(plan)).to.deep.equal({ back: 160, spine: 20, front: 160 })
+  })
+
+  it('is one body with both hinges where nobody knows the spine', () => {
+    const object = {
+      kind: 'hardcover',
+      readings: { height: ['240 mm'], wrap: ['340 mm'] },
+    } as CoverFile['object']
+    // 340 + 2·6
+    expect(panelsOf(planFrom(file({ object, options: { hingeGroove: '6 mm' } })))).to.deep.equal({
+      body: 352,
+    })
+  })
+
+  it('lays pastedowns ⅛ in inside both boards', () => {
+    const { strip } = planFrom(file({ options: { pastedown: true } }))
+    const total = strip.panels.reduce((sum, { width }) => sum + toMm(width), 0)
+    const [left, right] = strip.shapes.filter(({ piece }) => piece === 'pastedown')
+    // ⅛ in is 3
+    expect(left && toMm(left.at[0])).to.equal(3)
+    expect(right && total - toMm(right.at[0]) - toMm(right.width)).to.be.closeTo(3, 0.001)
   })
 
   it('has no fit of its own', () => {

@@ -57,6 +57,20 @@ describe('a turned, quilted sleeve', () => {
     expect(quiltingPitch(planFrom(file({ options: { quilted: false } })).strip)).to.equal(undefined)
   })
 
+  it('joins linings and drops one in only where there is a lining', () => {
+    const idsOf = (layers: TypedLayer[]) => {
+      const { joinings } = planFrom(file({ layers }))
+      return joinings.map(({ id, layers: pile }) => [id, pile.filter(layer => layer.id === 'lining').length])
+    }
+    expect(idsOf(padded)).to.deep.include.members([
+      ['join-linings', 2],
+      ['mouth', 1],
+    ])
+    const bare = idsOf(padded.filter(({ role }) => role !== 'lining'))
+    expect(bare.map(([id]) => id)).not.to.include('join-linings')
+    expect(bare).to.deep.include(['mouth', 0])
+  })
+
   it('quilts in pairs from the middle of each wall outwards', () => {
     // the wall is 160 − 15 = 145 wide, its middle 72.5; ¾ in to each side of it is 19, the next 38 further: 72.5 ± 19,
     // ± 57; at 95 there is no wall any more
