@@ -7,28 +7,29 @@ const first = ['build']
 
 /** Side by side where there are cores for it: what reads, and what runs. Within a lane one step after the other. */
 const lanes = [
-  ['types', 'lint:fresh', 'unit'],
-  ['server', 'browser'],
+  { steps: ['server', 'browser'], patience: 0 },
+  // What reads can wait for what runs: a browser that stands still is no story.
+  { steps: ['types', 'lint:fresh', 'unit'], patience: 10 },
 ]
 
 const totals = { passed: 0, failed: 0 }
 for (const name of first) await check(name)
 if (totals.failed === 0) {
   if (availableParallelism() > 1) await Promise.all(lanes.map(checkInTurn))
-  else for (const lane of lanes) await checkInTurn(lane)
+  else for (const { steps } of lanes) await checkInTurn({ steps, patience: 0 })
 }
 console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
 process.exitCode = totals.failed === 0 ? 0 : 1
 
-async function checkInTurn(lane) {
-  for (const name of lane) await check(name)
+async function checkInTurn({ steps, patience }) {
+  for (const name of steps) await check(name, patience)
 }
 
 /** What a step has to say is printed when it is done, so that two do not speak at once. */
-async function check(name) {
+async function check(name, patience = 0) {
   const began = Date.now()
   console.log(`── ${name} …`)
-  const { code, output } = await run(['run', '--silent', name])
+  const { code, output } = await run(['run', '--silent', name], patience)
   const { passed, failed } = countOf(output, code)
   totals.passed += passed
   totals.failed += failed
@@ -45,11 +46,15 @@ function countOf(output, code) {
   return { passed, failed: code !== 0 && failed === 0 ? 1 : failed }
 }
 
-function run(args) {
+/** Runs npm; the more patience, the less it stands in the way of what runs beside it. */
+function run(args, patience) {
   return new Promise(resolve => {
     // Without colours: their codes would stand between the counts and those who read them.
     const env = { ...process.env, FORCE_COLOR: '0', NO_COLOR: '1' }
-    const child = spawn('npm', args, { stdio: ['ignore', 'pipe', 'pipe'], env })
+    const child = spawn('nice', ['-n', String(patience), 'npm', ...args], {
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env,
+    })
     let output = ''
     for (const stream of [child.stdout, child.stderr]) stream.on('data', chunk => (output += chunk))
     child.on('close', code => resolve({ code: code ?? 1, output }))

@@ -36,8 +36,9 @@ export async function find(page: Page, name: string): Promise<ElementHandle<HTML
   return handle as ElementHandle<HTMLElement>
 }
 
+/** Presses what has that name as soon as it stands still: nobody hits what is moving away, or being drawn anew. */
 export async function press(page: Page, name: string): Promise<void> {
-  await (await find(page, name)).click()
+  await page.locator(`::-p-aria([name="${name}"])`).setTimeout(patienceMs).click()
 }
 
 /** Types into the field of that name, over whatever stood there. */
