@@ -103,7 +103,8 @@ function drawPanel({ kind, x, width }: PlacedPanel, { height }: Strip, face: Fac
   })
 }
 
-const lineStyles: Readonly<Record<StripLine['kind'], LineStyle>> = {
+/** How each kind of line is drawn: a ribbon as a tie is. */
+export const lineStyles: Readonly<Record<StripLine['kind'], LineStyle>> = {
   fold: 'fold',
   seam: 'seam',
   stitch: 'stitch',

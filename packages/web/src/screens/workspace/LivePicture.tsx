@@ -7,6 +7,7 @@ import { useIsNarrow } from '../../views/use-media'
 import { StillMissing } from '../../views/StillMissing'
 import { useCover } from './cover-context'
 import { FitLine } from './FitLine'
+import { legendOf } from './legend'
 import { notePictureHeight } from './note-picture-height'
 
 /** The cover laid flat and seen end-on, answering every change; stays in sight while the stations scroll. */
@@ -104,31 +105,11 @@ export function EndOnPicture({ plan, unit, className }: EndOnPictureProps) {
   )
 }
 
-const legendWords = [
-  ['seam', 'seam'],
-  ['fold', 'fold'],
-  ['stitch', 'stitching'],
-  ['hem', 'hem'],
-  ['zip', 'zip'],
-  ['binding', 'binding'],
-  ['quilting', 'quilting'],
-  ['elastic', 'elastic'],
-  ['slit', 'cut here'],
-  ['opening', 'turning opening'],
-  ['tie', 'ribbon or tie'],
-] as const
-
 /** The lines that this picture has; cut edges and layers inside are in all of them. */
 function Legend({ plan }: { readonly plan: Plan }) {
-  const drawn = new Set(plan.strip.lines.map(({ kind }) => kind))
-  const entries = [
-    ['cut', 'cut edge'] as const,
-    ...(plan.strip.areas.length > 0 ? [['hidden', 'layer inside'] as const] : []),
-    ...legendWords.filter(([kind]) => drawn.has(kind)),
-  ]
   return (
     <ul className="flex flex-wrap gap-x-4 text-sm text-soft max-sm:hidden" aria-label="Lines">
-      {entries.map(([style, words]) => (
+      {legendOf(plan).map(([style, words]) => (
         <li key={style} className="flex items-center gap-1.5">
           <svg width={26} height={8} className="drawing !h-2 !w-6.5" aria-hidden>
             <line className={`mark mark-${style}`} x1={0} x2={26} y1={4} y2={4} />
