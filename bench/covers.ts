@@ -6,7 +6,7 @@ export function variedCover(n: number): CoverFile {
     values[Math.floor(n / step) % values.length] as Value
   return {
     format: 'snowdrift/cover',
-    version: 1,
+    version: 2,
     name: `Cover ${n}`,
     unit: pick(['in', 'mm'] as const, 7),
     object: {

@@ -57,7 +57,7 @@ export function fileFor(family: string): CoverFile {
   const carried = extras.filter(({ refuses }) => refuses(traits) === undefined).slice(0, 5)
   return {
     format: 'snowdrift/cover',
-    version: 1,
+    version: 2,
     name: family,
     unit: 'in',
     object: {

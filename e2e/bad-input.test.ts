@@ -87,7 +87,7 @@ describe('bad input', function () {
     await see(page, 'format: Expected snowdrift/cover, found “else”.')
     const cover = {
       format: 'snowdrift/cover',
-      version: 1,
+      version: 2,
       family: 'slip-cover',
       object: { kind: 'sofa' },
       layers: [{ role: 'outer', thickness: 'thick' }],

@@ -6,7 +6,7 @@ import { runCommand } from './run-command.js'
 
 const hutLedger = {
   format: 'snowdrift/cover',
-  version: 1,
+  version: 2,
   object: {
     kind: 'hardcover',
     readings: { height: ['9 3/8'], width: ['6 5/8'], thickness: ['1 3/16'], boardThickness: ['1/8'] },

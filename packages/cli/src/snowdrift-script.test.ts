@@ -28,7 +28,7 @@ describe('the script ./snowdrift', function () {
   it('runs from any folder, reads standard input and passes the exit code on', () => {
     const cover = {
       format: 'snowdrift/cover',
-      version: 1,
+      version: 2,
       object: { kind: 'notebook', readings: { height: ['8'], wrap: ['11'] } },
       family: 'slip-cover',
       layers: [{ role: 'outer', thickness: '0.3 mm' }],
@@ -47,9 +47,9 @@ describe('the script ./snowdrift', function () {
     const [outer] = (JSON.parse(out) as { pieces: { cut: object; exact: object }[] }).pieces
     expect(outer?.cut).to.deep.equal({
       width: { mm: 400.05, text: '15 3/4 in' },
-      height: { mm: 266.7, text: '10 1/2 in' },
+      height: { mm: 263.525, text: '10 3/8 in' },
     })
-    expect(outer?.exact).to.deep.equal({ width: { mm: 397.4527 }, height: { mm: 265.0953 } })
+    expect(outer?.exact).to.deep.equal({ width: { mm: 397.4527 }, height: { mm: 262.2216 } })
   })
 
   it('says “not yet” of what is to come', () => {

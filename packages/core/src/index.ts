@@ -85,6 +85,7 @@ export { sayAmounts } from './length/amounts.js'
 export { applyRepair } from './file/apply-repair.js'
 export { changeUnit, sayObjectUnit, sayUnit } from './file/change-unit.js'
 export { coverFormat, coverVersion } from './file/cover-schema.js'
+export { inPresentWords } from './file/upgrades.js'
 export type {
   CoverFile,
   TypedExtra,
@@ -107,7 +108,7 @@ export { checkReadings } from './object/cross-check.js'
 export { isMakeable, planToJson, type PlanJson } from './file/plan-json.js'
 export { simulationToJson } from './file/simulation-json.js'
 export type { ReadResult } from './file/check.js'
-export { readCover, readDraft } from './file/read-cover.js'
+export { readCover, readDraft, readingsNeeded } from './file/read-cover.js'
 export { changeThing, listThings, removeThing, withThings } from './file/things.js'
 export { readingRanges } from './file/reading-ranges.js'
 export {
@@ -120,7 +121,7 @@ export {
 } from './finding/finding.js'
 export type { Severity } from './finding/severity.js'
 export { describeRepair, type Repair } from './finding/repair.js'
-export { severityOf } from './finding/severities.js'
+export { severityIn, severityOf } from './finding/severities.js'
 export { sayPlainly, sayProperly, sayThickness, type SayLength, type Saying } from './finding/say.js'
 export { describeFinding } from './finding/words/describe.js'
 export type { Fit } from './fit/fit.js'
@@ -240,7 +241,9 @@ export {
   followComputed,
   followRecipe,
   listSizingChoices,
+  ownChoiceId,
   readPlannable,
+  type KeptRule,
   type SizingChoice,
 } from './reckon/sizing-choices.js'
 export { listFamiliesFor, switchFamily } from './reckon/switch-family.js'

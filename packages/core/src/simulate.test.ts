@@ -241,10 +241,12 @@ describe('a cover for several books', () => {
       readings: { ...everyReading?.readings, thickness: [thickness] },
     })
     const { chance, serves } = simulated({ ...file, objects: [book('20 mm'), book('12 mm'), book('60 mm')] })
-    // 100 + (380 + 2 + 1.28 + 5) + … : the free end fits the thickest; 40 and 48 mm more stick out over the others
+    // thinner by 40 and 48 than the thickest: a free end from 76 to 100 serves it and leaves the others 116 … 148, most
+    // of it on the strap’s fold; the thickest and the thinnest go together from 96 (144 less 48) on
     expect(serves.map(({ book: number }) => number)).to.deep.equal([1, 2, 3])
-    expect(serves[2]?.chance).to.be.above(0.99)
-    expect(serves[1]?.chance).to.be.below(0.01)
+    expect(serves[2]?.chance).to.be.above(0.9)
+    expect(serves[1]?.chance).to.be.above(0.8)
+    expect(serves[0]?.chance).to.be.below(0.01)
     expect(chance).to.be.at.most(Math.min(...serves.map(({ chance: own }) => own)))
   })
 })

@@ -1,6 +1,6 @@
 import type { Cover } from './file/cover.js'
 import { findingWhen, type Finding, type FindingCode } from './finding/finding.js'
-import { severityOf } from './finding/severities.js'
+import { severityIn } from './finding/severities.js'
 import { usualHand, type Hand } from './fit/simulation/hand.js'
 import { makeMany } from './fit/simulation/makes.js'
 import { deriveGauge, type Gauged, type Uncertainty } from './fit/simulation/model.js'
@@ -52,7 +52,7 @@ export function* simulating(
   const gaugeOf = (gauged: Gauged) => deriveGauge(gauged, { objects, hand, uncertainty })
   const gauges = [
     ...fits.map(fit => gaugeOf({ ...fit, plannedMm: toMm(fit.ease) })),
-    ...clearances.map(clearance => gaugeOf({ ...clearance, plannedMm: toMm(clearance.room), parts: 1 })),
+    ...clearances.map(clearance => gaugeOf({ parts: 1, ...clearance, plannedMm: toMm(clearance.room) })),
   ]
   const made = yield* makeMany(gauges, { count, seed })
   return summarise(judged, gauges, made, { count, seed })
@@ -68,7 +68,7 @@ const answeredByChance: ReadonlySet<FindingCode> = new Set(['will-not-go', 'spin
 
 /** Whether something else than the fit keeps the cover from being made. */
 export function isUnmakeableBeyondFit(findings: readonly Finding[]): boolean {
-  return findings.some(({ code }) => severityOf[code] === 'error' && !answeredByChance.has(code))
+  return findings.some(finding => severityIn(finding) === 'error' && !answeredByChance.has(finding.code))
 }
 
 /** What a simulation has to say beside the plan: that there is nothing to fit, or that a reading says next to nothing. */

@@ -3,6 +3,7 @@ import type { CoverFile, TypedObject } from '../file/cover-schema.js'
 import { materialShape } from '../file/layer-schema.js'
 import { objectSchema } from '../file/object-schema.js'
 import type { TypedMaterial } from '../file/typical-materials.js'
+import { inPresentWords } from '../file/upgrades.js'
 import { readUnfinished } from '../file/unfinished.js'
 import { units, type Unit } from '../length/unit.js'
 import { asTyped } from './as-typed.js'
@@ -39,12 +40,17 @@ const draftOfCover = z
   .superRefine((file, context) => {
     issuesAt(context, readUnfinished(file).faults)
   })
-  .transform(file => file as CoverFile)
+  .transform(presentFile)
+
+/** What was kept or sent by an older Snowdrift goes on in the words of now. */
+function presentFile(file: unknown): CoverFile {
+  return inPresentWords(file) as CoverFile
+}
 
 /** A cover: its whole file, and the thing it was begun for, if that is still on the shelf. */
 export const coverColumns = {
   thingId: typedColumn('uuid', z.uuid().nullable(), () => z.uuid().nullable().default(null)),
-  file: typedColumn('json', z.custom<CoverFile>(isRecord), () => draftOfCover),
+  file: typedColumn('json', z.custom<CoverFile>(isRecord).transform(presentFile), () => draftOfCover),
 }
 export const coverRow = rowSchema(coverColumns)
 export type CoverRow = RowOf<typeof coverColumns>

@@ -18,6 +18,8 @@ export function absentLayer(role: Role): Layer {
     seeThrough: 0,
     stiffness: 'soft',
     washed: false,
+    fused: false,
+    backs: [],
     inset: zero,
     quilted: false,
   }

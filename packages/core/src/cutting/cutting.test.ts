@@ -15,7 +15,7 @@ import { afterWash, beforeWash } from './shrink.js'
 function coverToCut(id: string, changes: object = {}): CoverToCut {
   const read = readCover({
     format: 'snowdrift/cover',
-    version: 1,
+    version: 2,
     object: {
       kind: 'notebook',
       readings: { height: ['8'], width: ['6'], thickness: ['1/2'], boardThickness: ['0.04'] },

@@ -30,9 +30,9 @@ describe('the strip', () => {
 
   it('names its panels and says the finished width and height', () => {
     expect(textsOf(strip)).to.include.members(['back', 'front', 'back flap', 'front flap', 'top'])
-    // 386.35 mm = 15 7/32 in (386.56) to the nearest 1/32; 253 mm = 9 31/32 in
+    // 386.35 mm = 15 7/32 in (386.56) to the nearest 1/32; 263.525 − 13.7 = 249.825 mm = 9 27/32 in
     expect(textsOf(strip)).to.include('15 7/32 in finished')
-    expect(textsOf(strip)).to.include('9 31/32 in')
+    expect(textsOf(strip)).to.include('9 27/32 in')
   })
 
   it('draws the cut edge as far outside the seam line as seam and turned edge are wide', () => {

@@ -158,7 +158,7 @@ for (const [id, plan] of plans)
 describe('a strip turned over', () => {
   const plan = planFrom(
     familyFile('slip-cover', {
-      extras: [{ type: 'pocket-patch', width: '60 mm', height: '50 mm', x: '5 mm', y: '10 mm' }],
+      extras: [{ type: 'pocket-patch', on: 'flap', width: '60 mm', height: '50 mm', x: '5 mm', y: '10 mm' }],
     }),
   )
 

@@ -6,7 +6,7 @@ import {
   type StripPoint,
   type StripShape,
 } from '../families/strip.js'
-import { add, scale, subtract, zero, type Length } from '../length/length.js'
+import { add, longest, scale, shortest, subtract, zero, type Length } from '../length/length.js'
 
 /**
  * The finished cover turned over: seen from inside, left and right changed places, flaps folded in over their boards.
@@ -30,11 +30,18 @@ export function turnOver(strip: Strip): Strip {
     const ends = [across(area.at[0]), across(add(area.at[0], area.width))] as const
     return { ...area, at: [ends[0] < ends[1] ? ends[0] : ends[1], area.at[1]] }
   }
+  // A layer that reaches over a fold goes in with the flap: what is seen of it ends there.
+  const onBody = <Area extends { readonly at: StripPoint; readonly width: Length }>(area: Area): Area => {
+    const end = add(area.at[0], area.width)
+    if (end <= left || area.at[0] >= right) return area
+    const from = longest(area.at[0], left)
+    return { ...area, at: [from, area.at[1]], width: subtract(shortest(end, right), from) }
+  }
   return {
     ...strip,
     panels: body.toReversed().map(({ x: _x, ...panel }) => panel),
     cutPieces: [],
-    areas: strip.areas.map(span),
+    areas: strip.areas.map(area => span(onBody(area))),
     lines: strip.lines.map(line => {
       const turn = hangsFree(line) ? mirrored : point
       return { ...line, from: turn(line.from), to: turn(line.to) }

@@ -46,17 +46,18 @@ describe('closures by their pieces and notions', () => {
     expect(codesOf(added({ type: 'wrap-ribbon', length: '300 mm' }))).to.include('extra-too-short')
   })
 
-  it('loop and button: twice the reach and the button, and into the seam', () => {
-    // reach 20 + 25 = 45: 2·(45 + 19) + 2·(6 + 6) = 152
+  it('loop and button: twice all that stands out, and into the seam', () => {
+    // s = 0.25 + 0.15625: 20 + 19 + 0.8125 = 39.8125 stands out; 2·39.8125 + 2·(6 + 6) = 103.625
     const plan = added({ type: 'loop-button' })
-    expect(notionOf(plan, 'cord').exact).to.equal(152)
+    expect(notionOf(plan, 'cord').exact).to.equal(103.625)
     expect(plan.notions.find(({ id }) => id === 'button')?.measureFirst).to.equal(true)
     expect(
-      notionOf(added({ type: 'loop-button', edgeToButton: '60 mm', buttonDiameter: '25 mm' }), 'cord').exact,
-    ).to.equal(194)
-    expect(
-      findingOf(added({ type: 'loop-button', edgeToButton: '30 mm' }), 'extra-too-short').data,
-    ).to.include({ needs: 32 * 320 })
+      notionOf(added({ type: 'loop-button', standOut: '60 mm', button: '25 mm' }), 'cord').exact,
+    ).to.equal(144)
+    expect(findingOf(added({ type: 'loop-button', standOut: '25 mm' }), 'extra-too-short').data).to.include({
+      needs: 26 * 320,
+    })
+    expect(codesOf(added({ type: 'loop-button', standOut: '26 mm' }))).not.to.include('extra-too-short')
   })
 
   it('tab and snap: folded double, the snap on a stiffened square', () => {
@@ -69,11 +70,15 @@ describe('closures by their pieces and notions', () => {
   })
 
   it('strap: 2 in, the thickness and 4 in long, measured first; hook-and-loop 2 in', () => {
-    // 50 + 20 + 100 by 2·50 + 6
+    // 50 + 20 + 100 by 2·50
     const plan = added({ type: 'strap' })
-    expect(cutOf(plan, 'strap')).to.equal('1 × 170 mm × 106 mm')
+    expect(cutOf(plan, 'strap')).to.equal('1 × 170 mm × 100 mm')
     expect(pieceOf(plan, 'strap').measureFirst).to.equal(true)
-    expect(notionOf(plan, 'hook-and-loop').mm).to.equal(50)
+    expect(notionOf(plan, 'hook-and-loop')).to.include({ mm: 50, count: 1 })
+    // as set, and of narrow tape as many side by side as 50 takes: 2 of 20
+    const own = added({ type: 'strap', length: '220 mm', hookWidth: '20 mm' })
+    expect(cutOf(own, 'strap')).to.equal('1 × 220 mm × 100 mm')
+    expect(notionOf(own, 'hook-and-loop').count).to.equal(2)
   })
 
   it('a strap beside the way of making’s own gets a number', () => {
@@ -136,13 +141,13 @@ describe('where things sit that are drawn, not cut', () => {
   }
 
   it('a button, as far in from the edge as the loop reaches past the thickness; at the edge where it does not', () => {
-    const holeOf = (edgeToButton: string) => {
-      const plan = added({ type: 'loop-button', edgeToButton })
+    const holeOf = (standOut: string) => {
+      const plan = added({ type: 'loop-button', standOut })
       const { x, width } = board(plan)
       return toMm(subtract(add(x, width), plan.strip.holes[0]?.at[0] ?? zero))
     }
-    // the thing is 20 thick: 45 − 20; 15 does not reach round it
-    expect([holeOf('45 mm'), holeOf('15 mm')]).to.deep.equal([25, 0])
+    // the thing is 20 thick, half the button lies within the loop: 45 − 20 − 9.5; 15 does not reach round it
+    expect([holeOf('45 mm'), holeOf('15 mm')]).to.deep.equal([15.5, 0])
   })
 
   it('a bow’s ends, no longer than a flap is wide, so that the picture keeps its size', () => {
@@ -232,10 +237,34 @@ describe('what is carried, trimmed and made for devices', () => {
     expect(exactOf(added({ type: 'handles' }), 'handles')).to.deep.equal([317, 100])
     expect(exactOf(added({ type: 'handles', fold: 'three' }), 'handles')).to.deep.equal([317, 75])
     expect(codesOf(added({ type: 'handles', length: '500 mm' }))).to.include('outside-usual')
-    // 38 + 25 for a tab between
-    expect(findingOf(added({ type: 'handles', span: '50 mm' }), 'handle-span').data).to.include({
-      least: 63 * 320,
-    })
+    // stitched to the outside nothing is added
+    expect(exactOf(added({ type: 'handles', attach: 'outside' }), 'handles')).to.deep.equal([305, 100])
+    // 9 in is 229, 16 in 406
+    const unusual = (length: string) => codesOf(added({ type: 'handles', length })).includes('outside-usual')
+    expect(['228 mm', '229 mm', '406 mm', '407 mm'].map(unusual)).to.deep.equal([true, false, false, true])
+  })
+
+  it('handles leave room for the tab that is there, and say nothing where none is', () => {
+    const both = (span: string, width?: string) =>
+      planFrom(
+        familyFile('slip-cover', {
+          extras: [
+            { type: 'handles', span },
+            { type: 'tab-snap', ...(width && { width }) },
+          ],
+        }),
+      )
+    // 38 + 25, or 50 + 25
+    expect(findingOf(both('50 mm'), 'handle-span').data).to.include({ least: 63 * 320 })
+    expect(findingOf(both('70 mm', '50 mm'), 'handle-span').data).to.include({ least: 75 * 320 })
+    expect(codesOf(added({ type: 'handles', span: '50 mm' }))).not.to.include('handle-span')
+  })
+
+  it('handles by their feet: what top and bottom leave', () => {
+    const plan = added({ type: 'handles', feet: '60 mm' })
+    const note = plan.notes.find(({ label }) => label === 'between its feet')
+    // fin_h − 2·(60 + 25)
+    expect(note && toMm(note.length)).to.equal(toMm(fitOf(plan, 'height').finished) - 170)
   })
 
   it('handles thicken the seam that catches them', () => {

@@ -1,11 +1,12 @@
 import type { z } from 'zod'
-import type { FamilyPlan } from '../families/contract.js'
+import type { FamilyPlan, Reckoning } from '../families/contract.js'
 import { oncePerUnit } from '../families/once-per-unit.js'
 import type { Face, StripArea, StripHole, StripLine, StripShape } from '../families/strip.js'
 import type { Trait } from '../families/trait.js'
 import type { Finding, Subject } from '../finding/finding.js'
 import { zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
+import type { CutFrom } from '../material/cut-from.js'
 import type { Stack } from '../material/layer.js'
 import type { CoveredObject } from '../object/reading.js'
 import type { Notion } from '../piece/notion.js'
@@ -16,6 +17,7 @@ import type { PlaceKey } from './place-keys.js'
 export interface ExtraBrief<Options> {
   readonly object: CoveredObject
   readonly stack: Stack
+  readonly cutFrom: CutFrom
   readonly unit: Unit
   readonly traits: readonly Trait[]
   readonly options: Options
@@ -25,6 +27,7 @@ export interface ExtraBrief<Options> {
 export interface ExtraJob<Options> extends ExtraBrief<Options> {
   readonly grid: Length
   readonly seam: Length
+  readonly reckoning: Reckoning
   readonly cover: FamilyPlan
   /** Where its findings stand. */
   readonly about: Subject
@@ -57,6 +60,9 @@ export interface ExtraPlan {
   readonly footprints: readonly Footprint[]
   readonly findings: readonly Finding[]
   readonly notes: readonly SizeNote[]
+  /** How much of an edge it takes, and how much it leaves free between its feet: a handle’s feet and a tab go together. */
+  readonly tabWidth?: Length
+  readonly feetApart?: Length
   /** What it adds to the plies of the seam that catches it. */
   readonly caught: Length
 }

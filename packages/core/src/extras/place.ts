@@ -10,7 +10,10 @@ import { placeLabels, type Place } from './place-keys.js'
 export function placeOptions(unit: Unit) {
   const range = { min: zero, max: mm(3000) }
   return {
-    on: textOption(60, { label: placeLabels.on, help: 'The piece that carries it.' }),
+    on: textOption(60, {
+      label: placeLabels.on,
+      help: 'The piece or the panel that carries it: front, back, front-flap, back-flap, spine.',
+    }),
     x: lengthOption(unit, range, {
       label: placeLabels.x,
       help: 'As seen from the right side of that piece.',
@@ -25,16 +28,26 @@ export interface Ground extends Omit<StripArea, 'piece'> {
   readonly face: Face
 }
 
-/** The ground of a piece, or of the first of `usual` that the cover has. Undefined where it has none of them. */
+/**
+ * The ground of a piece or of a panel, or of the first of `usual` that the cover has. A panel is taken from the side that
+ * `face` says; a flap shows its right side inside. Undefined where the cover has none of them.
+ */
 export function findGround(
   cover: FamilyPlan,
   on: string | undefined,
   usual: readonly string[],
+  face: Face = 'outside',
 ): Ground | undefined {
-  const wanted = on === undefined ? usual : [on]
-  const piece = wanted.flatMap(id => cover.pieces.filter(known => known.id === id))[0]
+  for (const id of on === undefined ? usual : [on]) {
+    const ground = groundOfPiece(cover, id) ?? groundOfPanel(cover, id, face)
+    if (ground) return ground
+  }
+  return undefined
+}
+
+function groundOfPiece({ pieces, strip }: FamilyPlan, id: string): Ground | undefined {
+  const piece = pieces.find(known => known.id === id)
   if (!piece) return undefined
-  const { strip } = cover
   const name = piece.id.replaceAll('-', ' ')
   const flap = placePanels(strip.panels).findLast(({ kind }) => kind === 'flap')
   if (piece.part === 'flap' && flap)
@@ -49,6 +62,13 @@ export function findGround(
     height: strip.height,
   }
   return { name, face, at, width, height }
+}
+
+function groundOfPanel({ strip }: FamilyPlan, id: string, face: Face): Ground | undefined {
+  const panel = placePanels(strip.panels).find(known => known.id === id)
+  if (!panel) return undefined
+  const { name, x, width, kind } = panel
+  return { name, face: kind === 'flap' ? 'inside' : face, at: [x, zero], width, height: strip.height }
 }
 
 export interface Size {

@@ -8,6 +8,7 @@ import {
   findingOf,
   fitOf,
   notionOf,
+  pieceOf,
   planFrom,
 } from '../file/testing/cover-files.js'
 import { toJsonMm, toMm } from '../length/length.js'
@@ -125,23 +126,31 @@ describe('where a pocket sits', () => {
     return placed && [placed.ground.name, ...[placed.x, placed.y, placed.width, placed.height].map(toJsonMm)]
   }
 
-  it('is the middle of a flap unless said, half an inch clear at the sides', () => {
-    // flap 80 by 248.3745 finished: 80 − 2·12 wide, half as high, a quarter up
+  it('is the middle of the front board’s inside unless said, half an inch clear at the sides', () => {
+    // front 163.8619: − 2·12 wide, half as high, a quarter up; of the flap 80 − 2·12
     const [ground, x, y, width, height] = placeOf({ type: 'pocket-patch' }) ?? []
-    expect([ground, x, width]).to.deep.equal(['flap', 12, 56])
+    expect([ground, x, width]).to.deep.equal(['front', 12, 139.8619])
+    expect(placeOf({ type: 'pocket-patch', on: 'back-flap' })?.slice(0, 4)).to.deep.equal([
+      'back flap',
+      12,
+      y,
+      56,
+    ])
     expect(Number(y) * 2).to.be.closeTo(Number(height), 0.01)
   })
 
   it('is where it was put, counted from the lower left corner of its piece', () => {
     expect(
-      placeOf({ type: 'pocket-patch', width: '50 mm', height: '60 mm', x: '5 mm', y: '20 mm' }),
+      placeOf({ type: 'pocket-patch', on: 'flap', width: '50 mm', height: '60 mm', x: '5 mm', y: '20 mm' }),
     ).to.deep.equal(['flap', 5, 20, 50, 60])
   })
 
   it('is seen mirrored on the strip where the piece lies inside', () => {
     const plan = planFrom(
       familyFile('slip-cover', {
-        extras: [{ type: 'pocket-patch', width: '50 mm', height: '60 mm', x: '5 mm', y: '20 mm' }],
+        extras: [
+          { type: 'pocket-patch', on: 'flap', width: '50 mm', height: '60 mm', x: '5 mm', y: '20 mm' },
+        ],
       }),
     )
     const [shape] = plan.strip.shapes
@@ -149,6 +158,86 @@ describe('where a pocket sits', () => {
     // 80 − 5 − 50 = 25 from the seam
     expect(shape && toJsonMm((shape.at[0] - flapStart) as never)).to.equal(25)
     expect(shape?.face).to.equal('inside')
+  })
+
+  it('is left or right: two pockets on two flaps never collide', () => {
+    const plan = planFrom(
+      familyFile('slip-cover', {
+        extras: [
+          { type: 'pocket-patch', on: 'back-flap' },
+          { type: 'pocket-patch', on: 'front-flap' },
+        ],
+      }),
+    )
+    expect(codesOf(plan)).not.to.include('extras-collide')
+    const onOne = planFrom(
+      familyFile('slip-cover', {
+        extras: [
+          { type: 'pocket-patch', on: 'front-flap' },
+          { type: 'pocket-patch', on: 'front-flap' },
+        ],
+      }),
+    )
+    expect(codesOf(onOne)).to.include('extras-collide')
+  })
+
+  it('on a turned flap it is stitched before that is turned', () => {
+    expect(placeOf({ type: 'pocket-clear', on: 'front-flap' }, 'turned-flap-cover')?.[0]).to.equal(
+      'front flap',
+    )
+  })
+
+  it('caught in the seams it is as wide as its panel, and nothing is turned under there', () => {
+    const plan = planFrom(
+      familyFile('slip-cover', {
+        extras: [{ type: 'pocket-patch', on: 'front-flap', height: '100 mm', caught: true }],
+      }),
+    )
+    // 80 + 2·6; 100 + 6 in the foot’s seam + 2·6 of hem
+    expect(exactOf(plan, 'pocket-patch')).to.deep.equal([92, 118])
+    expect(
+      placeOf({ type: 'pocket-patch', on: 'front-flap', height: '100 mm', caught: true })?.slice(1, 3),
+    ).to.deep.equal([0, 0])
+    // only its right side and its foot: 56 + 6 + 6 under at the left
+    const part = planFrom(
+      familyFile('slip-cover', {
+        seam: '8 mm',
+        extras: [
+          {
+            type: 'pocket-patch',
+            on: 'front-flap',
+            width: '56 mm',
+            height: '100 mm',
+            caught: ['right', 'foot'],
+          },
+        ],
+      }),
+    )
+    // 56 + 6 + 8; 100 + 8 + 12
+    expect(exactOf(part, 'pocket-patch')).to.deep.equal([70, 120])
+  })
+
+  it('wraps round a card lining, or is of card, or of single tiers', () => {
+    const onLining = (extra: TypedExtra) =>
+      planFrom(familyFile('board-cover', { extras: [{ on: 'lining', height: '90 mm', ...extra }] }))
+    // lining 156 wide: + 2·12; 90 + 12 + 2·6
+    expect(exactOf(onLining({ type: 'pocket-patch', wrapped: true }), 'pocket-patch')).to.deep.equal([
+      180, 114,
+    ])
+    // 156 − 2·12, nothing hemmed, cut from card
+    const card = onLining({ type: 'pocket-patch', card: true })
+    expect(exactOf(card, 'pocket-patch')).to.deep.equal([132, 90])
+    expect(pieceOf(card, 'pocket-patch').role).to.equal('card')
+    // two tiers of 90/3 and less: the front 60 + 6 + 12 instead of 2·60 + 12
+    const tiers = (single: boolean) =>
+      exactOf(onLining({ type: 'pocket-tiered', single }), 'pocket-tiered-front')[1]
+    expect([tiers(true), tiers(false)]).to.deep.equal([78, 132])
+  })
+
+  it('may be bought: a ready-made sleeve is not cut', () => {
+    const plan = withPocket({ type: 'pocket-clear', readyMade: true })
+    expect(plan.pieces.some(({ role }) => role === 'clear')).to.equal(false)
+    expect(plan.strip.shapes.some(({ name }) => name === 'Clear pocket')).to.equal(true)
   })
 
   it('may be any piece that is cut, and none that is not', () => {
@@ -166,8 +255,8 @@ describe('where a pocket sits', () => {
     const plan = planFrom(
       familyFile('slip-cover', {
         extras: [
-          { type: 'pocket-patch', width: '60 mm', height: '100 mm', x: '30 mm', y: '0 mm' },
-          { type: 'pocket-faced', width: '40 mm', height: '80 mm', x: '20 mm', y: '70 mm' },
+          { type: 'pocket-patch', on: 'flap', width: '60 mm', height: '100 mm', x: '30 mm', y: '0 mm' },
+          { type: 'pocket-faced', on: 'flap', width: '40 mm', height: '80 mm', x: '20 mm', y: '70 mm' },
         ],
       }),
     )

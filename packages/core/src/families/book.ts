@@ -1,18 +1,22 @@
+import { findingWhen, type Finding } from '../finding/finding.js'
+import type { FlapJob } from '../fit/flap-checks.js'
+import { noSlope, type Slope } from '../fit/needed.js'
 import type { RuleMeasure } from '../fit/sizing.js'
 import { add, mm, scale, subtract, zero, type Length } from '../length/length.js'
-import { layerOf, outerOf, type Stack } from '../material/layer.js'
-import { turnOfCloth } from '../material/stand-off.js'
+import { layerOf, wallOf, type Stack } from '../material/layer.js'
+import { partOfStandOff, turnOfCloth } from '../material/stand-off.js'
 import {
   deriveBoard,
   deriveInnerWidth,
   deriveSpineArc,
   deriveThickness,
   deriveWrap,
+  isWidthUnknown,
 } from '../object/derive.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
-import type { FlapStyle } from '../piece/flap.js'
 import { because, type Reason } from '../piece/reason.js'
-import { plyOf, type Ply, type Section } from './section.js'
+import type { Job } from './contract.js'
+import { plyOf, type Section } from './section.js'
 import type { BothWays } from './sized.js'
 import type { Panel } from './strip.js'
 
@@ -21,6 +25,38 @@ export const bookEase = mm(5)
 
 export function defaultBookEase() {
   return { width: bookEase, height: bookEase }
+}
+
+/** Round a book whose folds are set on it: hardly any. */
+export function foldedBookEase() {
+  return { width: mm(1.5), height: bookEase }
+}
+
+/** How padding that ends inside the seam slopes to the edge; all in full where it is caught, or nothing pads. */
+export function slopeOfPadding(
+  { stack, reckoning }: Pick<Job<unknown>, 'stack' | 'reckoning'>,
+  seam: Length,
+): Slope {
+  const padding = layerOf(stack, 'padding')
+  if (!padding || reckoning === 'first' || padding.inset <= seam) return noSlope
+  return { padding: partOfStandOff(stack, padding), inside: subtract(padding.inset, seam) }
+}
+
+/** What a check of flaps asks of a job. */
+export function flapJobOf(job: Pick<Job<unknown>, 'object' | 'old' | 'unit' | 'grid'>): FlapJob {
+  const { unit, grid, object } = job
+  return { unit, grid, foldsBack: object.foldsBack, board: boardWidthOf(job) }
+}
+
+/** What a board’s width that nobody can know lets be wrong. */
+export function checkWidthKnown(object: CoveredObject): readonly Finding[] {
+  return findingWhen(
+    isWidthUnknown(object),
+    'width-unknown',
+    'reading:width',
+    { width: deriveInnerWidth(object) ?? zero },
+    { kind: 'measure', reading: 'width' },
+  )
 }
 
 /** The effective wrap, and what pockets inside make it longer by. */
@@ -54,6 +90,16 @@ export function flapPanel(side: 'back' | 'front', width: Length): Panel {
   return { id: `${side}-flap`, name: `${side} flap`, kind: 'flap', width }
 }
 
+/**
+ * The width of one board for what must stay inside it; off an old cover that fits, half of what it is wide. Undefined
+ * where neither is known.
+ */
+export function boardWidthOf({ object, old }: Pick<Job<unknown>, 'object' | 'old'>): Length | undefined {
+  const width = deriveInnerWidth(object)
+  if (width !== undefined || !old.width) return width
+  return scale(subtract(old.width.finished, deriveSpineArc(object) ?? zero), 1 / 2)
+}
+
 /** Thickness as read, or what the wrap leaves between the boards; nothing where nobody can know it. */
 export function thicknessOf(object: CoveredObject): Length {
   return deriveThickness(object) ?? zero
@@ -75,15 +121,7 @@ export function bookSection(object: CoveredObject, stack: Stack, flap?: Section[
     rounded: object.spine === 'rounded',
     device: false,
     closing: 'open',
-    plies: stack.map(plyOf),
+    plies: wallOf(stack).map(plyOf),
     ...(flap && { flap }),
   }
-}
-
-/** The plies of a flap that is sewn on: cloth doubled, or faced with lining. */
-export function sewnFlapPlies(stack: Stack, style: FlapStyle): readonly Ply[] {
-  const outer = plyOf(outerOf(stack))
-  if (style === 'folded') return [outer, outer]
-  const lining = layerOf(stack, 'lining')
-  return [...(lining ? [plyOf(lining)] : []), outer]
 }

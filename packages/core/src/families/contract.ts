@@ -2,9 +2,11 @@ import type { z } from 'zod'
 import type { Finding } from '../finding/finding.js'
 import type { Clearance } from '../fit/clearance.js'
 import type { Fit } from '../fit/fit.js'
-import type { ComputedSizing, RuleMeasure, RuleSizing } from '../fit/sizing.js'
+import type { OldCover } from '../fit/old-cover.js'
+import type { RuleMeasure, RuleSizing, SettledSizing } from '../fit/sizing.js'
 import type { Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
+import type { CutFrom } from '../material/cut-from.js'
 import type { Stack } from '../material/layer.js'
 import type { Role } from '../material/role.js'
 import type { CoveredObject } from '../object/reading.js'
@@ -23,16 +25,34 @@ export interface Job<Options> {
   readonly object: CoveredObject
   /** All things that the cover is for; one, but where a family serves several. */
   readonly objects: readonly CoveredObject[]
+  /** As it is sewn: a layer whose panel is cut from another cloth is that cloth. */
   readonly stack: Stack
+  /** What single pieces are cut from where that is not the cloth of their role. */
+  readonly cutFrom: CutFrom
   readonly unit: Unit
   readonly grid: Length
   readonly seam: Length
-  readonly sizing: ComputedSizing | RuleSizing
+  readonly sizing: SettledSizing
   readonly options: Options
   /** What pockets inside and their contents add to the thickness of the closed thing. */
   readonly inside: Length
   /** How much more than its readings say the thing needs, as a trial piece told; absent where none was tried. */
   readonly told: { readonly width?: Length; readonly height?: Length }
+  /** An old cover that fits and was measured instead of the thing. */
+  readonly old: OldCover
+  /** By the reckoning of which version of the cover file. */
+  readonly reckoning: Reckoning
+}
+
+/** The reckoning as it is, or as it was before it was mended: kept to say what has become of older covers. */
+export type Reckoning = 'first' | 'present'
+
+/** Roles that get pieces, but in the reckoning that was first, where they only counted in the stack. */
+export function cutSince(
+  { reckoning }: Pick<Job<unknown>, 'reckoning'>,
+  ...roles: readonly Role[]
+): readonly Role[] {
+  return reckoning === 'first' ? [] : roles
 }
 
 /** How one of the things that a cover is for is served: what is left of the free end, and what is in the way. */
@@ -43,7 +63,8 @@ export interface Served {
   readonly reason?: ServedReason
 }
 
-export type ServedReason = 'grip-too-short' | 'free-too-long' | 'fixed-too-long' | 'too-low' | 'strap-on-fold'
+export type ServedReason =
+  'grip-too-short' | 'free-too-long' | 'fixed-too-long' | 'too-short' | 'strap-on-fold'
 
 /** The plies that one pass of the needle goes through, folded ones counted twice; not pressed. */
 export interface SeamBulk {
@@ -114,12 +135,16 @@ export interface FamilyDefinition<Options extends object> {
   readonly traits: readonly Trait[]
   readonly suits: (object: CoveredObject) => Suitability
   readonly requiredReadings: RequiredReadings
+  /** What must be read although an old cover that fits was measured; left out where that would not help. */
+  readonly besideOldCover?: RequiredReadings
   /** Whether the board's thickness enters its formulas. */
   readonly boardCounts: boolean
   /** Whether one cover may be made for several things. */
   readonly severalObjects: boolean
   /** Measures that a rule may add to; the first is the default. Empty where only computed sizing has a meaning. */
   readonly ruleMeasures: readonly RuleMeasure[]
+  /** Options that are left open where the fewest covers for a series are looked for. */
+  readonly variedOptions?: readonly string[]
   readonly defaultSeam: (unit: Unit, options: Options) => Length
   readonly defaultEase: (unit: Unit) => { readonly width: Length; readonly height: Length }
   /** Where a layer ends inside the edge unless said, where it differs from what is usual. */

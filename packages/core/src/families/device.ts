@@ -1,7 +1,9 @@
+import { findingWhen, type Finding } from '../finding/finding.js'
 import type { Device } from '../fit/needed.js'
 import { add, mm, negate, scale, subtract, zero, type Length } from '../length/length.js'
-import type { Stack } from '../material/layer.js'
-import { deriveThickness } from '../object/derive.js'
+import { wallOf, type Stack } from '../material/layer.js'
+import { deriveThickness, isThicknessAssumed } from '../object/derive.js'
+import type { EdgeShape } from '../object/kind.js'
 import { because, becauseRead, type Reason } from '../piece/reason.js'
 import { largestReading, type CoveredObject } from '../object/reading.js'
 import type { RequiredReadings } from '../object/required.js'
@@ -23,23 +25,47 @@ export function deviceOf(object: CoveredObject, inside: Length): Device {
     width: largestReading(object, 'width') ?? zero,
     thickness: add(deriveThickness(object) ?? zero, inside),
     thick: (label, share = 1) => becauseThick(object, inside, label, share),
+    rounding: roundings[object.edges],
+    rounded: (label, share) => becauseThick(object, zero, label, -roundings[object.edges] * share),
   }
 }
 
-/** The thickness as a part of a size: as read, or what the wrap leaves beside twice the width. */
+/** The radius of a device’s edges as a share of its thickness. Source: docs/craft.md, Fit. */
+const roundings: Readonly<Record<EdgeShape, number>> = { square: 0, eased: 1 / 4, round: 1 / 2 }
+
+/** The thickness as a part of a size: as read, what the wrap leaves beside twice the width, or as tablets are. */
 function becauseThick(
   object: CoveredObject,
   inside: Length,
   label: string,
   share: number,
 ): readonly Reason[] {
+  if (share === 0) return []
   const read = largestReading(object, 'thickness')
   if (read !== undefined) return becauseRead(label, 'thickness', add(read, inside), share)
+  if (isThicknessAssumed(object))
+    return becauseRead(
+      `${label}, as tablets are`,
+      'thickness',
+      add(deriveThickness(object) ?? zero, inside),
+      share,
+    )
   return [
     ...becauseRead(`${label}: the wrap`, 'wrap', largestReading(object, 'wrap') ?? zero, share),
     ...becauseRead('less the width, twice', 'width', largestReading(object, 'width') ?? zero, -2 * share),
     ...because('pockets inside', scale(inside, share)),
   ]
+}
+
+/** Whatever goes round a device rests on its thickness: a guess is said. */
+export function checkThicknessKnown(object: CoveredObject): readonly Finding[] {
+  return findingWhen(
+    isThicknessAssumed(object),
+    'thickness-assumed',
+    'reading:thickness',
+    { assumed: deriveThickness(object) ?? zero },
+    { kind: 'measure', reading: 'thickness' },
+  )
 }
 
 /** What a rule for devices adds its amounts to. */
@@ -69,7 +95,7 @@ export function pouchSection(device: Device, stack: Stack, closing: Closing): Se
     rounded: false,
     device: true,
     closing,
-    plies: stack.map(plyOf),
+    plies: wallOf(stack).map(plyOf),
   }
 }
 

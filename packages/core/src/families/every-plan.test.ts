@@ -57,7 +57,7 @@ const fileOf = ({
   ...rest
 }: typeof cover extends fc.Arbitrary<infer Drawn> ? Drawn : never): CoverFile => ({
   format: 'snowdrift/cover',
-  version: 1,
+  version: 2,
   ...rest,
   extras: added.map(type => ({ type })),
 })
@@ -109,7 +109,8 @@ describe('a plan of anything, made any way, with anything added', () => {
   it('computed, always goes on', () => {
     fc.assert(
       fc.property(cover, drawn => {
-        for (const { ease } of planFrom(fileOf(drawn)).fits) expect(toMm(ease)).to.be.at.least(4.9)
+        // folds that are set on the book have 1.5 mm, all else 5 and more
+        for (const { ease } of planFrom(fileOf(drawn)).fits) expect(toMm(ease)).to.be.at.least(1.4)
       }),
       { numRuns: 200 },
     )

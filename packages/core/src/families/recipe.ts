@@ -1,5 +1,5 @@
 import { findingWhen, type Finding, type RecipeChange } from '../finding/finding.js'
-import type { Sizing } from '../fit/sizing.js'
+import type { OwnRecipe, Sizing } from '../fit/sizing.js'
 import type { Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 import type { Stack } from '../material/layer.js'
@@ -33,12 +33,27 @@ export function settleMakeUp(family: Family, stated: Stated): Settled {
       options: stated.options,
       findings: [],
     }
-  const recipe = family.recipes.find(({ id }) => id === sizing.recipe)
-  if (!recipe) throw new Error(`Family ${family.id} has no recipe ${sizing.recipe}`)
-  return followRecipe(family, recipe, stated)
+  const { recipe } = sizing
+  if (typeof recipe !== 'string') return followRecipe(family, ownRule(family, recipe, stated), stated)
+  const known = family.recipes.find(({ id }) => id === recipe)
+  if (!known) throw new Error(`Family ${family.id} has no recipe ${recipe}`)
+  return followRecipe(family, known, stated)
 }
 
-function followRecipe(family: Family, recipe: Recipe<FamilyOptions>, stated: Stated): Settled {
+type Rule = Pick<Recipe<FamilyOptions>, 'name' | 'seam' | 'sizing' | 'options'>
+
+/** A maker’s own rule, followed as one of the family’s is. */
+function ownRule(family: Family, own: OwnRecipe, stated: Stated): Rule {
+  const { name, measure, addWidth, addHeight, seam, options } = own
+  return {
+    name,
+    seam: unit => seam ?? family.defaultSeam(unit, { ...options, ...stated.options }),
+    sizing: () => ({ mode: 'rule', measure, addWidth, addHeight }),
+    options: () => options,
+  }
+}
+
+function followRecipe(family: Family, recipe: Rule, stated: Stated): Settled {
   const { object, stack, unit } = stated
   const seam = stated.seam ?? recipe.seam(unit)
   const brought = recipe.options({ object, stack, unit, seam })
@@ -49,7 +64,7 @@ function followRecipe(family: Family, recipe: Recipe<FamilyOptions>, stated: Sta
   return {
     seam,
     sizing: recipe.sizing({ object, stack, unit }),
-    options: { ...brought, ...statedOnly(stated.options) },
+    options: { ...statedOnly(brought), ...statedOnly(stated.options) },
     findings: findingWhen(changes.length > 0, 'recipe-changed', 'sizing', { recipe: recipe.name, changes }),
   }
 }

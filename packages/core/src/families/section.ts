@@ -1,6 +1,5 @@
 import type { Length } from '../length/length.js'
-import { pressedThickness } from '../material/material.js'
-import type { Layer } from '../material/layer.js'
+import { pressedThickness, type Material } from '../material/material.js'
 import type { Role } from '../material/role.js'
 
 /** One ply of the stack, as thick as it is drawn: pressed lightly, the outer as it is. */
@@ -41,7 +40,7 @@ export interface Section {
   readonly boards?: { readonly thickness: Length; readonly gap: Length; readonly overhang: Length }
 }
 
-export function plyOf(layer: Layer): Ply {
+export function plyOf(layer: Material): Ply {
   const { role, name, thickness } = layer
   if (role === 'outer' || layer.squash === 0) return { role, name, thickness }
   return { role, name, thickness: pressedThickness(layer), pressed: true }

@@ -1,7 +1,7 @@
 import { expect } from 'chai'
 import { mm, toMm, zero, type Length } from '../length/length.js'
-import { totalOf } from '../piece/reason.js'
-import { byRule, easesOf, sewnEdges } from './sized.js'
+import { because, totalOf } from '../piece/reason.js'
+import { byRule, easesOf, settleNeed, sewnEdges } from './sized.js'
 import { allRound, foldsBetween, openingAtSide, openingBelow, type StripPoint } from './strip.js'
 
 const usual = { width: mm(8), height: mm(10) }
@@ -9,13 +9,31 @@ const inMm = ([x, y]: StripPoint) => [toMm(x), toMm(y)]
 
 describe('what families have in common where they size', () => {
   it('is the ease that is set, each way by itself, and the usual where none is', () => {
-    expect(easesOf({ mode: 'computed' }, usual)).to.deep.equal(usual)
-    expect(easesOf({ mode: 'computed', easeHeight: zero }, usual)).to.deep.equal({
+    expect(easesOf({ sizing: { mode: 'computed' }, old: {} }, usual)).to.deep.equal(usual)
+    expect(easesOf({ sizing: { mode: 'computed', easeHeight: zero }, old: {} }, usual)).to.deep.equal({
       width: mm(8),
       height: zero,
     })
     const rule = { mode: 'rule', measure: 'wrap', addWidth: mm(30), addHeight: mm(20) } as const
-    expect(easesOf(rule, usual)).to.deep.equal(usual)
+    expect(easesOf({ sizing: rule, old: {} }, usual)).to.deep.equal(usual)
+  })
+
+  it('is the ease of an old cover where none is set: that is how its maker likes it', () => {
+    const old = { width: { finished: mm(350), ease: mm(3) } }
+    expect(easesOf({ sizing: { mode: 'computed' }, old }, usual)).to.deep.equal({
+      width: mm(3),
+      height: mm(10),
+    })
+    expect(easesOf({ sizing: { mode: 'computed', easeWidth: mm(6) }, old }, usual).width).to.equal(mm(6))
+  })
+
+  it('is the need that an old cover shows, and not what readings and trial say: 350 − 2·3', () => {
+    const old = { width: { finished: mm(350), ease: mm(3) } }
+    const told = { width: mm(4), height: mm(4) }
+    const reckoned = because('wrap', mm(320))
+    expect(toMm(totalOf(settleNeed({ old, told }, 'width', reckoned, 2)))).to.equal(344)
+    expect(toMm(totalOf(settleNeed({ old, told }, 'height', reckoned, 2)))).to.equal(328)
+    expect(settleNeed({ old: {}, told: {} }, 'width', reckoned)).to.deep.equal(reckoned)
   })
 
   it('is a seam and a turned edge at both ends: 2·6 + 2·0.5', () => {

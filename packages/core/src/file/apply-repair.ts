@@ -10,6 +10,12 @@ export function applyRepair(file: CoverFile, repair: Repair): CoverFile {
       const typed = formatLength(repair.length, file.unit ?? 'in')
       return { ...file, options: { ...file.options, [repair.option]: typed } }
     }
+    case 'choose-option':
+      return { ...file, options: { ...file.options, [repair.option]: repair.choice } }
+    case 'accept-mended': {
+      const { upgradedFrom: _before, ...rest } = file
+      return rest
+    }
     case 'swap-readings':
       return changeThing(file, 0, thing => {
         const { [repair.first]: first, [repair.second]: second, ...others } = thing.readings ?? {}

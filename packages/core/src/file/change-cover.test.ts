@@ -70,13 +70,13 @@ describe('a plan as JSON', () => {
       id: 'outer',
       role: 'outer',
       count: 1,
-      cut: { width: { mm: 400.05, text: '15 3/4 in' }, height: { mm: 266.7, text: '10 1/2 in' } },
-      exact: { width: { mm: 397.4527 }, height: { mm: 265.0953 } },
+      cut: { width: { mm: 400.05, text: '15 3/4 in' }, height: { mm: 263.525, text: '10 3/8 in' } },
+      exact: { width: { mm: 397.4527 }, height: { mm: 262.2216 } },
     })
     expect(json.standOff).to.deep.equal({ body: { mm: 2.8219 }, flap: { mm: 0.4219 } })
     expect(json.ease).to.deep.equal({
       width: { mm: 7.5973, verdict: 'snug' },
-      height: { mm: 6.6047, verdict: 'snug' },
+      height: { mm: 6.3034, verdict: 'snug' },
     })
     expect(json.notions).to.deep.equal([
       {

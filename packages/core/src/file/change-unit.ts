@@ -3,7 +3,7 @@ import { listOptionFields } from '../families/option-fields.js'
 import { findFamily } from '../families/registry.js'
 import { parseLength } from '../length/parse.js'
 import type { Unit } from '../length/unit.js'
-import type { CoverFile, TypedObject, TypedTrial } from './cover-schema.js'
+import type { CoverFile, TypedObject, TypedRecipe, TypedSizing, TypedTrial } from './cover-schema.js'
 import type { TypedLength } from '../length/length-input.js'
 
 /**
@@ -21,13 +21,15 @@ export function changeUnit(file: CoverFile, to: Unit): CoverFile {
     ...(file.object && { object: sayObjectUnit(file.object, from) }),
     ...(file.objects && { objects: file.objects.map(object => sayObjectUnit(object, from)) }),
     ...(file.seam !== undefined && { seam: said(file.seam) }),
-    ...(file.sizing && { sizing: mapKeys(file.sizing, sizingLengths, said) }),
+    ...(file.sizing && { sizing: saySizingUnit(file.sizing, file.family, from, said) }),
     ...(file.options && { options: mapKeys(file.options, optionLengths(file.family, from), said) }),
     layers: file.layers.map(layer => mapKeys(layer, ['thickness', 'inset'], said)),
+    ...(file.cloths && { cloths: file.cloths.map(cloth => mapKeys(cloth, ['thickness'], said)) }),
     ...(file.extras && {
       extras: file.extras.map(extra => mapKeys(extra, extraLengths(extra.type, from), said)),
     }),
     ...(file.trial && { trial: sayTrialUnit(file.trial, said) }),
+    ...(file.oldCover && { oldCover: sayOldUnit(file.oldCover, said) }),
   }
 }
 
@@ -52,7 +54,35 @@ function sayTrialUnit(trial: TypedTrial, said: (typed: TypedLength) => TypedLeng
   return { ...(width && { width: tried(width) }), ...(height && { height: tried(height) }) }
 }
 
-const sizingLengths = ['easeWidth', 'easeHeight', 'addWidth', 'addHeight']
+function sayOldUnit(
+  { width, height }: NonNullable<CoverFile['oldCover']>,
+  said: (typed: TypedLength) => TypedLength,
+): NonNullable<CoverFile['oldCover']> {
+  const size = (entry: NonNullable<typeof width>) => mapKeys(entry, ['finished', 'ease'], said)
+  return { ...(width && { width: size(width) }), ...(height && { height: size(height) }) }
+}
+
+function saySizingUnit(
+  sizing: TypedSizing,
+  family: string,
+  from: Unit,
+  said: (typed: TypedLength) => TypedLength,
+): TypedSizing {
+  const recipe = 'recipe' in sizing && typeof sizing.recipe === 'object' ? sizing.recipe : undefined
+  if (!recipe) return mapKeys(sizing, sizingLengths, said)
+  return { mode: 'recipe', recipe: sayRecipeUnit(recipe, family, from) }
+}
+
+/** A maker’s own recipe with the unit said in each of its bare lengths. */
+export function sayRecipeUnit(recipe: TypedRecipe, family: string, from: Unit): TypedRecipe {
+  const said = (typed: TypedLength) => sayUnit(typed, from)
+  return {
+    ...mapKeys(recipe, [...sizingLengths, 'seam'], said),
+    ...(recipe.options && { options: mapKeys(recipe.options, optionLengths(family, from), said) }),
+  }
+}
+
+const sizingLengths = ['easeWidth', 'easeHeight', 'addWidth', 'addHeight', 'width', 'height']
 
 function optionLengths(family: string, unit: Unit): readonly string[] {
   const schema = findFamily(family)?.options(unit)

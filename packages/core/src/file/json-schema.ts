@@ -14,7 +14,7 @@ export function coverJsonSchema(): Record<string, unknown> {
   }
   return {
     ...schema,
-    title: 'Snowdrift cover file, version 1',
+    title: 'Snowdrift cover file, version 2',
     properties,
     allOf: families.map(family => ({
       if: { properties: { family: { const: family.id } } },

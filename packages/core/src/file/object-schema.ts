@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { mm } from '../length/length.js'
 import { defaultTapeDivision, type Unit } from '../length/unit.js'
-import { objectKinds, spineShapes } from '../object/kind.js'
+import { stiffnesses } from '../material/material.js'
+import { edgeShapes, objectKinds, spineShapes } from '../object/kind.js'
 import {
   readingKeys,
   readingStates,
@@ -21,11 +22,16 @@ export function objectSchema(unit: Unit) {
       kind: z.enum(objectKinds),
       spine: z.enum(spineShapes).default('flat'),
       foldsBack: z.boolean().default(true),
+      edges: z.enum(edgeShapes).default('eased'),
+      frontStiffness: z.enum(stiffnesses).optional(),
+      backStiffness: z.enum(stiffnesses).optional(),
       tapeDivision: lengthInput(unit, { min: mm(0.1), max: mm(10) }).optional(),
       readings: readingsSchema(unit).default({}),
     })
-    .transform(({ tapeDivision, ...rest }): CoveredObject => ({
+    .transform(({ tapeDivision, frontStiffness, backStiffness, ...rest }): CoveredObject => ({
       ...rest,
+      ...(frontStiffness && { frontStiffness }),
+      ...(backStiffness && { backStiffness }),
       tapeDivision: tapeDivision ?? defaultTapeDivision(unit),
     }))
 }

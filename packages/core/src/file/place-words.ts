@@ -23,8 +23,14 @@ export function sayPlace(file: CoverFile, path: string): string {
       return ofExtra(file, rest)
     case 'layers':
       return ofLayer(file, rest)
+    case 'cloths':
+      return file.cloths?.[Number(rest[0])]?.name ?? 'Another cloth'
+    case 'cutFrom':
+      return joined('Cut from another cloth', String(rest[0] ?? ''))
+    case 'oldCover':
+      return joined('Old cover', trialWords[String(rest[0])] ?? '')
     case 'sizing':
-      return sizingWords[String(rest[0])] ?? 'Sizes'
+      return sizingWords[String(rest.at(-1))] ?? 'Sizes'
     case 'trial':
       return joined('Trial piece', trialWords[String(rest[0])] ?? '')
     default:
@@ -39,17 +45,26 @@ const topWords: Readonly<Record<string, string>> = {
   family: 'Way of making',
   seam: 'Seam allowance',
   whatIf: 'What if',
+  note: 'Note',
+  pieceNotes: 'Notes on pieces',
+  pieced: 'Pieced pieces',
 }
 
 const thingWords: Readonly<Record<string, string>> = {
   kind: 'What it is',
   spine: 'Spine',
   foldsBack: 'The covers',
+  edges: 'Edges of the device',
+  frontStiffness: 'Front cover',
+  backStiffness: 'Back cover',
   tapeDivision: 'Tape division',
 }
 
 const sizingWords: Readonly<Record<string, string>> = {
   mode: 'Sizes',
+  width: 'Width as it is cut',
+  height: 'Height as it is cut',
+  name: 'Name of the rule',
   recipe: 'Recipe',
   measure: 'Added to',
   addWidth: 'Added to the width',

@@ -1,4 +1,4 @@
-import { severityOf } from '../finding/severities.js'
+import { severityIn } from '../finding/severities.js'
 import { sayPlainly } from '../finding/say.js'
 import { describeFinding } from '../finding/words/describe.js'
 import type { Direction, Finding } from '../finding/finding.js'
@@ -44,7 +44,7 @@ export function planToJson(plan: Plan, unit: Unit) {
 export function findingToJson(finding: Finding, unit: Unit) {
   return {
     code: finding.code,
-    severity: severityOf[finding.code],
+    severity: severityIn(finding),
     about: finding.about,
     ...describeFinding(finding, sayPlainly(unit)),
   }

@@ -24,7 +24,7 @@ describe('reading a cover file', () => {
   it('takes the least: format, version, kind, readings, family and an outer layer', () => {
     const least = {
       format: 'snowdrift/cover',
-      version: 1,
+      version: 2,
       object: { kind: 'softcover', readings: { height: ['8'], wrap: ['11 1/2'] } },
       family: 'slip-cover',
       layers: [{ role: 'outer', thickness: '0.3 mm' }],
@@ -50,8 +50,8 @@ describe('reading a cover file', () => {
   it('gives each input of no use its own answer, with path, finding and remedy', () => {
     const cases: readonly (readonly [object, RegExp])[] = [
       [{ format: 'other' }, /^format: Expected snowdrift\/cover, found “other”/],
-      [{ version: 2 }, /^version: Expected 1, found 2: the file comes from a newer Snowdrift/],
-      [{ version: 'one' }, /^version: Expected 1, found “one”/],
+      [{ version: 3 }, /^version: Expected 2, found 3: the file comes from a newer Snowdrift/],
+      [{ version: 'one' }, /^version: Expected 2, found “one”/],
       [{ family: 'tent' }, /^family: “tent” is not a way of making\. Known: .*slip-cover/],
       [{ flavour: 1 }, /^flavour: “flavour” is not known here/],
       [{ unit: 'ell' }, /^unit: Expected in, cm or mm, found “ell”/],

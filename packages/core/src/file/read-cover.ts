@@ -3,25 +3,27 @@ import { findExtra, extras as knownExtras } from '../extras/registry.js'
 import type { Family, FamilyOptions } from '../families/contract.js'
 import { families, findFamily } from '../families/registry.js'
 import { units, type Unit } from '../length/unit.js'
-import { missingReadings } from '../object/required.js'
+import { missingReadings, type RequiredReadings } from '../object/required.js'
+import { findCloths } from '../material/cut-from.js'
 import { coverSchema, type CoverFile } from './cover-schema.js'
 import type { AddedExtra, Cover } from './cover.js'
 import { check, type ReadResult } from './check.js'
 import type { Issue } from './issue.js'
-import { settleLayer } from './layer-schema.js'
+import { settleLayer, settleMaterial } from './layer-schema.js'
 import { describeMissing } from './missing-words.js'
 import { show } from './schema-issues.js'
+import { settleOldCover } from './old-cover-schema.js'
 import { settleTrial } from './trial-schema.js'
-import { settleSizing } from './sizing-schema.js'
+import { settleSizing, type ReadSizing } from './sizing-schema.js'
 import { upgradeCoverFile } from './upgrades.js'
 
 /** Reads a cover file that can be planned: right in form, and every needed reading taken. */
 export function readCover(input: unknown): ReadResult<Cover> {
   const draft = readDraft(input)
   if (!draft.ok) return draft
-  const { objects, family } = draft.value
+  const { objects } = draft.value
   const issues = objects.flatMap((object, index) =>
-    missingReadings(object, family.requiredReadings).map(choice =>
+    missingReadings(object, readingsNeeded(draft.value)).map(choice =>
       describeMissing(choice, objects.length > 1 ? `objects[${index}]` : 'object'),
     ),
   )
@@ -36,22 +38,34 @@ export function readDraft(input: unknown): ReadResult<Cover> {
   return file.ok ? assemble(file.value) : file
 }
 
+/** The readings that a cover needs: all that its way of making asks for, or what an old cover that fits leaves open. */
+export function readingsNeeded({ family, old }: Pick<Cover, 'family' | 'old'>): RequiredReadings {
+  const { requiredReadings, besideOldCover } = family
+  return old.width && old.height && besideOldCover ? besideOldCover : requiredReadings
+}
+
 function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Cover> {
   const family = findFamily(file.family)
   if (!family)
     return refuse('family', `${show(file.family)} is not a way of making. Known: ${listOf(families, 'id')}.`)
-  const options = readOptions(family, file.options, file.unit)
+  const options = readOptions(family, file.options, file.unit, 'options')
+  const ownOptions = readOptions(family, ownOptionsOf(file.sizing), file.unit, 'sizing.recipe.options')
   const extras = file.extras.map((extra, index) => readExtra(extra, index, file.unit))
   const issues = [
     ...checkObjects(file, family),
     ...checkLayers(file.layers),
     ...checkSizing(file.sizing, family),
     ...(options.ok ? [] : options.issues),
+    ...(ownOptions.ok ? [] : ownOptions.issues),
+    ...checkCloths(file),
     ...extras.flatMap(extra => (extra.ok ? [] : extra.issues)),
   ]
   const [object, ...others] = file.objects ?? (file.object ? [file.object] : [])
-  if (issues.length > 0 || !options.ok || !object) return { ok: false, issues }
-  const { name, unit, grid, seam, layers, trial } = file
+  if (issues.length > 0 || !options.ok || !ownOptions.ok || !object) return { ok: false, issues }
+  const { name, unit, grid, seam, trial } = file
+  const stack = file.layers.map(layer => settleLayer(layer, family, unit))
+  const cloths = file.cloths.map(settleMaterial)
+  const { cutFrom, missing } = findCloths(file.cutFrom, [...stack, ...cloths])
   return {
     ok: true,
     value: {
@@ -62,18 +76,24 @@ function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Co
       objects: [object, ...others],
       family,
       ...(seam !== undefined && { seam }),
-      sizing: settleSizing(file.sizing, family.ruleMeasures),
+      sizing: settleSizing(file.sizing, family.ruleMeasures, ownOptions.value),
       options: options.value,
-      stack: layers.map(layer => settleLayer(layer, family, unit)),
+      stack,
+      cloths,
+      cutFrom,
+      noSuchCloths: missing,
+      pieced: file.pieced,
       extras: extras.flatMap(extra => (extra.ok ? [extra.value] : [])),
       ...(trial && { trial: settleTrial(trial) }),
+      old: file.oldCover ? settleOldCover(file.oldCover, family.defaultEase(unit)) : {},
+      ...(file.upgradedFrom !== undefined && { upgradedFrom: file.upgradedFrom }),
     },
   }
 }
 
-function readOptions(family: Family, options: unknown, unit: Unit): ReadResult<FamilyOptions> {
+function readOptions(family: Family, options: unknown, unit: Unit, path: string): ReadResult<FamilyOptions> {
   const read = check(family.options(unit), options)
-  return read.ok ? read : { ok: false, issues: under('options', read.issues) }
+  return read.ok ? read : { ok: false, issues: under(path, read.issues) }
 }
 
 function readExtra(typed: { readonly type: string }, index: number, unit: Unit): ReadResult<AddedExtra> {
@@ -122,24 +142,46 @@ function checkLayers(layers: readonly { readonly role: string }[]): readonly Iss
   return twice
 }
 
-function checkSizing(
-  sizing: { mode: string; recipe?: string; measure?: string | undefined },
-  family: Family,
-): readonly Issue[] {
-  if (sizing.mode === 'recipe' && !family.recipes.some(({ id }) => id === sizing.recipe))
+function ownOptionsOf(sizing: ReadSizing): unknown {
+  return sizing.mode === 'recipe' && typeof sizing.recipe === 'object' ? sizing.recipe.options : {}
+}
+
+/** Cloths are told apart by their names. */
+function checkCloths({
+  cloths,
+}: {
+  readonly cloths: readonly { readonly name: string }[]
+}): readonly Issue[] {
+  const names = cloths.map(({ name }) => name.trim().toLowerCase())
+  return cloths.flatMap(({ name }, index) =>
+    names.indexOf(name.trim().toLowerCase()) < index
+      ? [
+          {
+            path: `cloths[${index}].name`,
+            message: `There is a cloth ${show(name)} already; name this one otherwise.`,
+          },
+        ]
+      : [],
+  )
+}
+
+function checkSizing(sizing: ReadSizing, family: Family): readonly Issue[] {
+  if (sizing.mode === 'cut' || sizing.mode === 'computed') return []
+  const own = sizing.mode === 'recipe' && typeof sizing.recipe === 'object' ? sizing.recipe : undefined
+  if (sizing.mode === 'recipe' && !own && !family.recipes.some(({ id }) => id === sizing.recipe))
     return [
       {
         path: 'sizing.recipe',
         message: `${show(sizing.recipe)} is not a recipe of ${family.id}. Known: ${listOf(family.recipes, 'id')}.`,
       },
     ]
-  if (sizing.mode === 'rule' && family.ruleMeasures.length === 0)
+  if ((sizing.mode === 'rule' || own) && family.ruleMeasures.length === 0)
     return [{ path: 'sizing.mode', message: `A ${family.id} is not sized by a rule. Use computed.` }]
-  const { measure } = sizing
+  const measure = sizing.mode === 'rule' ? sizing.measure : own?.measure
   if (measure !== undefined && !family.ruleMeasures.some(known => known === measure))
     return [
       {
-        path: 'sizing.measure',
+        path: own ? 'sizing.recipe.measure' : 'sizing.measure',
         message: `A rule for ${family.id} adds to ${family.ruleMeasures.join(' or ')}, found ${show(measure)}.`,
       },
     ]

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { ruleMeasures, type Sizing } from '../fit/sizing.js'
+import { ruleMeasures, type RuleMeasure, type Sizing } from '../fit/sizing.js'
 import { mm, zero } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 import { lengthInput } from '../length/length-input.js'
@@ -19,14 +19,43 @@ export function sizingSchema(unit: Unit) {
     addWidth: amount,
     addHeight: amount,
   })
-  const recipe = z.strictObject({ mode: z.literal('recipe'), recipe: z.string().max(60) })
-  return z.discriminatedUnion('mode', [computed, rule, recipe])
+  const recipe = z.strictObject({
+    mode: z.literal('recipe'),
+    recipe: z.union([z.string().max(60), ownRecipeSchema(unit)]),
+  })
+  const cutSize = lengthInput(unit, { min: mm(20), max: mm(3000) })
+  const cut = z.strictObject({ mode: z.literal('cut'), width: cutSize, height: cutSize })
+  return z.discriminatedUnion('mode', [computed, rule, recipe, cut])
 }
+
+/** A maker’s own rule, kept under a name; a cover that follows it carries it whole. */
+export function ownRecipeSchema(unit: Unit) {
+  const amount = lengthInput(unit, { min: zero, max: mm(500) })
+  return z.strictObject({
+    name: z.string().trim().min(1).max(120),
+    measure: z.enum(ruleMeasures).optional(),
+    addWidth: amount,
+    addHeight: amount,
+    seam: lengthInput(unit, seamRange).optional(),
+    options: z.record(z.string(), z.unknown()).default({}),
+  })
+}
+
+/** Seam allowances that can be sewn. */
+export const seamRange = { min: mm(1), max: mm(50) }
 
 export type ReadSizing = z.output<ReturnType<typeof sizingSchema>>
 
-/** Drops what was not stated, and gives a rule the first measure of its family. */
-export function settleSizing(typed: ReadSizing, measures: readonly (typeof ruleMeasures)[number][]): Sizing {
+/**
+ * Drops what was not stated, and gives a rule the first measure of its family. The options of a maker’s own recipe are
+ * taken from `ownOptions`, as the family read them.
+ */
+export function settleSizing(
+  typed: ReadSizing,
+  measures: readonly RuleMeasure[],
+  ownOptions: Readonly<Record<string, unknown>>,
+): Sizing {
+  const [usual = 'wrap'] = measures
   switch (typed.mode) {
     case 'computed':
       return {
@@ -35,8 +64,19 @@ export function settleSizing(typed: ReadSizing, measures: readonly (typeof ruleM
         ...(typed.easeHeight !== undefined && { easeHeight: typed.easeHeight }),
       }
     case 'rule':
-      return { ...typed, measure: typed.measure ?? measures[0] ?? 'wrap' }
-    case 'recipe':
+      return { ...typed, measure: typed.measure ?? usual }
+    case 'recipe': {
+      if (typeof typed.recipe === 'string') return { mode: 'recipe', recipe: typed.recipe }
+      const { seam, measure, ...own } = typed.recipe
+      const recipe = {
+        ...own,
+        measure: measure ?? usual,
+        options: ownOptions,
+        ...(seam !== undefined && { seam }),
+      }
+      return { mode: 'recipe', recipe }
+    }
+    case 'cut':
       return typed
   }
 }

@@ -34,6 +34,7 @@ export const typicalMaterials: readonly TypedMaterial[] = [
     takeUp: 3,
     shrinkage: 4,
   }),
+  inner('padding', 'Lofty batting', 5, { squash: 0.6, stretchAlong: 3, stretchAcross: 3, takeUp: 4 }),
   inner('padding', 'High-loft batting', 8, { squash: 0.6, stretchAlong: 3, stretchAcross: 3, takeUp: 5 }),
   inner('padding', 'Foam stabiliser', 5, { squash: 0.3 }),
   inner('underlining', 'White lawn', 0.18, { stretchAlong: 1, stretchAcross: 3 }),

@@ -32,13 +32,13 @@ describe('reading a file that is still being typed', () => {
       object: readings({ width: ['6 5/'] }),
       seam: 'wide',
       options: { flapDepth: '3 3' },
-      extras: [{ type: 'loop-button', buttonDiameter: '93/8' }],
+      extras: [{ type: 'loop-button', button: '93/8' }],
     })
     expect(readUnfinished(file).unread.map(({ path }) => path)).to.have.members([
       'object.readings.width[0]',
       'seam',
       'options.flapDepth',
-      'extras[0].buttonDiameter',
+      'extras[0].button',
     ])
   })
 

@@ -1,11 +1,12 @@
 import { coverFormat, coverVersion } from './cover-schema.js'
 import type { Issue } from './issue.js'
 import { show } from './schema-issues.js'
+import { sayInWordsOfTwo } from './upgrade-to-two.js'
 
 type Upgrade = (older: Record<string, unknown>) => Record<string, unknown>
 
-/** From each version to the next, oldest first; append only. Version 1 is the first, so there is none yet. */
-const upgrades: readonly Upgrade[] = []
+/** From each version to the next, oldest first; append only. */
+const upgrades: readonly Upgrade[] = [sayInWordsOfTwo]
 
 /** Brings an older file up to the present version; refuses what is no cover file or comes from a newer Snowdrift. */
 export function upgradeCoverFile(
@@ -27,7 +28,14 @@ export function upgradeCoverFile(
       `Expected ${coverVersion}, found ${version}: the file comes from a newer Snowdrift.`,
     )
   const steps = upgrades.slice(version - 1)
-  return { ok: true, value: steps.reduce((file, upgrade) => upgrade(file), input as Record<string, unknown>) }
+  const value = steps.reduce((file, upgrade) => upgrade(file), input as Record<string, unknown>)
+  return { ok: true, value }
+}
+
+/** A file as it is kept, in the words of now; what is no cover file stays as it is. */
+export function inPresentWords(file: unknown): unknown {
+  const upgraded = upgradeCoverFile(file)
+  return upgraded.ok ? upgraded.value : file
 }
 
 function refuse(path: string, message: string): { readonly ok: false; readonly issues: readonly Issue[] } {

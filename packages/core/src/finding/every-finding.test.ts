@@ -39,11 +39,18 @@ const series = (thickness: string): CoverFile => {
   return { ...file, objects: [book('20 mm'), book(thickness)] }
 }
 
-/** What is said of a chance alone; its test is beside the simulation. */
-type ChanceCode = keyof ChanceFindings
+/** A padded cover as a file of that version. */
+const padded = (version: number) =>
+  ({
+    ...slip(stack(lining, { role: 'padding', thickness: '2 mm' }, outer())),
+    version,
+  }) as unknown as CoverFile
+
+/** What is said of a chance or of a layout alone; its test is beside those. */
+type SaidElsewhere = keyof ChanceFindings | 'card-turned'
 
 /** For every finding a cover that trips it, and one as near as can be that does not. The compiler misses none. */
-const cases: { readonly [Code in Exclude<FindingCode, ChanceCode>]: readonly [CoverFile, CoverFile] } = {
+const cases: { readonly [Code in Exclude<FindingCode, SaidElsewhere>]: readonly [CoverFile, CoverFile] } = {
   'wrap-impossible': [
     reading('slip-cover', { wrap: ['319 mm'] }),
     reading('slip-cover', { wrap: ['320 mm'] }),
@@ -70,8 +77,26 @@ const cases: { readonly [Code in Exclude<FindingCode, ChanceCode>]: readonly [Co
   ],
   'board-assumed': [reading('slip-cover', { boardThickness: undefined }), slip()],
   'thickness-unknown': [
+    reading('zip-around', { thickness: undefined, width: undefined, wrap: ['340 mm'] }),
+    // 340 − 2·160 = 20 thick
     reading('zip-around', { thickness: undefined, wrap: ['340 mm'] }),
-    reading('zip-around', { wrap: ['340 mm'] }),
+  ],
+  'thickness-assumed': [
+    reading('sleeve', { thickness: undefined }, { kind: 'tablet' }),
+    reading('sleeve', { thickness: undefined, wrap: ['340 mm'] }, { kind: 'tablet' }),
+  ],
+  'width-unknown': [
+    reading('slip-cover', { width: undefined, thickness: undefined, wrap: ['340 mm'] }),
+    reading('slip-cover', { width: undefined, wrap: ['340 mm'] }),
+  ],
+  'stiffer-first': [
+    reading('slip-cover', {}, { frontStiffness: 'soft', backStiffness: 'stiff' }),
+    reading('slip-cover', {}, { frontStiffness: 'stiff', backStiffness: 'stiff' }),
+  ],
+  // s = 0.4063: needs 342 + 1.2763 = 343.2763, and 28 at the most hang well: 371.2763
+  'old-cover-large': [
+    slip({ oldCover: { width: { finished: '372 mm' } } }),
+    slip({ oldCover: { width: { finished: '371 mm' } } }),
   ],
   'will-not-go': [rule('10 mm'), rule('25 mm')],
   'tight-but-goes': [
@@ -90,11 +115,13 @@ const cases: { readonly [Code in Exclude<FindingCode, ChanceCode>]: readonly [Co
     { ...reading('slip-cover', {}, { foldsBack: false }), options: { flapDepth: '81 mm' } },
     { ...reading('slip-cover', {}, { foldsBack: false }), options: { flapDepth: '80 mm' } },
   ],
+  // 348.72 finished: 68.7 is left of 76, and 48.7 of it
+  'opening-small': [slip({ options: { flapDepth: '140 mm' } }), slip({ options: { flapDepth: '130 mm' } })],
   'opening-too-small': [
-    slip({ options: { flapDepth: '140 mm' } }),
-    slip({ options: { flapDepth: '130 mm' } }),
+    slip({ options: { flapDepth: '150 mm' } }),
+    slip({ options: { flapDepth: '149 mm' } }),
   ],
-  'book-not-served': [series('10 mm'), series('20 mm')],
+  'book-not-served': [series('60 mm'), series('22 mm')],
   'corner-pinches': [
     familyFile('zip-around', { options: { cornerRadius: '40 mm' } }),
     familyFile('zip-around', { options: { cornerRadius: '10 mm' } }),
@@ -128,8 +155,18 @@ const cases: { readonly [Code in Exclude<FindingCode, ChanceCode>]: readonly [Co
   'gap-too-narrow': [board({ gap: '1.8 mm' }), board({ gap: '2 mm' })],
   'gap-tight': [board({ gap: '2.8 mm' }), board({ gap: '2.9 mm' })],
   'gap-floppy': [board({ gap: '9.5 mm' }), board({ gap: '9 mm' })],
-  'turn-in-tight': [board({ turnIn: '10 mm' }), board({ turnIn: '12 mm' })],
-  'turn-in-too-small': [board({ turnIn: '5 mm' }), board({ turnIn: '6 mm' })],
+  // boards are 2 thick
+  'turn-in-tight': [board({ turnIn: '9 mm' }), board({ turnIn: '10 mm' })],
+  'turn-in-too-small': [board({ turnIn: '3.2 mm' }), board({ turnIn: '4 mm' })],
+  'cloth-not-there': [
+    slip({ cutFrom: { flap: 'Moss print' } }),
+    slip({
+      cutFrom: { flap: 'Moss print' },
+      cloths: [{ role: 'outer', name: 'moss print', thickness: '0.3 mm' }],
+    }),
+  ],
+  'piece-not-there': [slip({ pieced: ['flaps'] }), slip({ pieced: ['flap'] })],
+  'sizes-mended': [padded(1), padded(2)],
   'print-over-fold': [
     familyFile('fold-case', stack(outer({ print: 'one-way' }))),
     familyFile('fold-case', stack(outer({ print: 'none' }))),
@@ -153,8 +190,8 @@ const cases: { readonly [Code in Exclude<FindingCode, ChanceCode>]: readonly [Co
     ),
   ],
   'extra-outside': [
-    adding('slip-cover', { type: 'pocket-patch', width: '90 mm' }),
-    adding('slip-cover', { type: 'pocket-patch', width: '70 mm' }),
+    adding('slip-cover', { type: 'pocket-patch', on: 'front-flap', width: '90 mm' }),
+    adding('slip-cover', { type: 'pocket-patch', on: 'front-flap', width: '70 mm' }),
   ],
   'place-unheeded': [
     adding('slip-cover', { type: 'tie-pair', x: '10 mm' }),
@@ -181,8 +218,8 @@ const cases: { readonly [Code in Exclude<FindingCode, ChanceCode>]: readonly [Co
     adding('slip-cover', { type: 'pocket-tiered', tiers: 3, height: '120 mm' }),
   ],
   'handle-span': [
-    adding('slip-cover', { type: 'handles', span: '60 mm' }),
-    adding('slip-cover', { type: 'handles', span: '63 mm' }),
+    adding('slip-cover', { type: 'handles', span: '60 mm' }, { type: 'tab-snap' }),
+    adding('slip-cover', { type: 'handles', span: '63 mm' }, { type: 'tab-snap' }),
   ],
   'handle-frays': [
     familyFile('slip-cover', {
@@ -207,7 +244,7 @@ const cases: { readonly [Code in Exclude<FindingCode, ChanceCode>]: readonly [Co
     slip(stack({ role: 'interfacing', thickness: '0.7 mm', stiffness: 'stiff' }, outer())),
   ],
   'shows-through': [
-    familyFile('board-cover', stack(outer({ seeThrough: 0.5 }))),
+    familyFile('board-cover', stack(outer({ seeThrough: 0.3 }))),
     familyFile(
       'board-cover',
       stack({ role: 'underlining', thickness: '0.2 mm' }, outer({ seeThrough: 0.5 })),
@@ -218,7 +255,7 @@ const cases: { readonly [Code in Exclude<FindingCode, ChanceCode>]: readonly [Co
     slip({ seam: '10 mm', ...stack(outer({ frays: 'much' })) }),
   ],
   'glue-strikes-through': [
-    familyFile('glued-wrap', stack(outer({ thickness: '0.18 mm' }))),
+    familyFile('glued-wrap', stack(outer({ thickness: '0.34 mm' }))),
     familyFile(
       'glued-wrap',
       stack({ role: 'interfacing', thickness: '0.15 mm' }, outer({ thickness: '0.18 mm' })),

@@ -6,6 +6,7 @@ import type { Direction, FitFindings } from './data/fit-findings.js'
 import type { MakeFindings } from './data/make-findings.js'
 import type { MaterialFindings } from './data/material-findings.js'
 import type { ReadingFindings } from './data/reading-findings.js'
+import type { Severity } from './severity.js'
 import type { Repair } from './repair.js'
 
 export type { Direction } from './data/fit-findings.js'
@@ -47,6 +48,8 @@ export interface FindingOf<Code extends FindingCode> {
   readonly code: Code
   readonly about: Subject
   readonly data: FindingData[Code]
+  /** Where it weighs otherwise than its code does as a rule. */
+  readonly severity?: Severity
   /** A change of the cover that mends it, where there is one. */
   readonly repair?: Repair
 }

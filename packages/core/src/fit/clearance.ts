@@ -13,8 +13,10 @@ export interface Clearance {
   /** What the room gives way to, and how what it is left of comes about. */
   readonly errs: readonly Reason[]
   readonly making: Making
+  /** Like rooms that share what is left: the two flaps of a strip; 1 unless said. */
+  readonly parts?: number
   /** Which of the things that the cover is for, counted from 0. */
   readonly thing: number
-  /** From where to where it works; it fails outside all of them. */
-  readonly works: readonly { readonly from: Length; readonly to: Length }[]
+  /** From where to where it works, without `to` however much there is; it fails outside all of them. */
+  readonly works: readonly { readonly from: Length; readonly to?: Length }[]
 }

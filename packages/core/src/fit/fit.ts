@@ -1,6 +1,6 @@
 import { findingWhen, type Direction, type Finding } from '../finding/finding.js'
 import { add, negate, scale, subtract, type Length } from '../length/length.js'
-import { layerOf, outerOf, type Layer, type Stack } from '../material/layer.js'
+import { backingsOf, layerOf, outerOf, type Layer, type Stack } from '../material/layer.js'
 import { totalOf, type Reason } from '../piece/reason.js'
 import { sewnAtBothEdges, type Making } from './making.js'
 import { judgeEase, type EaseBands, type Verdict } from './verdict.js'
@@ -78,11 +78,15 @@ export function checkFit({ direction, ease, verdict, bands, give }: Fit): readon
 
 /**
  * How far the cloth stretches: the outer's or the lining's share of the finished size, whichever is less; without a
- * lining the outer's alone. Along a piece is its height, across its width.
+ * lining the outer's alone. Along a piece is its height, across its width. What is fused, quilted or backed by
+ * something fused gives nothing.
  */
 function giveOf(stack: Stack, direction: Direction, finished: Length): Length {
-  const stretch = ({ stretchAcross, stretchAlong }: Layer) =>
-    direction === 'width' ? stretchAcross : stretchAlong
+  const stretch = (ply: Layer) => {
+    const holds = ply.fused || ply.quilted || backingsOf(stack, ply.role).some(({ fused }) => fused)
+    if (holds) return 0
+    return direction === 'width' ? ply.stretchAcross : ply.stretchAlong
+  }
   const lining = layerOf(stack, 'lining')
   const percent = Math.min(stretch(outerOf(stack)), lining ? stretch(lining) : Infinity)
   return scale(finished, percent / 100)

@@ -19,10 +19,30 @@ export interface RuleSizing {
   readonly addHeight: Length
 }
 
-/** A named rule with its own seam and options. */
-export interface RecipeSizing {
-  readonly mode: 'recipe'
-  readonly recipe: string
+/** The outer is that size already: a panel used whole, or cut before anybody reckoned. The fit follows. */
+export interface CutSizing {
+  readonly mode: 'cut'
+  readonly width: Length
+  readonly height: Length
 }
 
-export type Sizing = ComputedSizing | RuleSizing | RecipeSizing
+/** A named rule with its own seam and options: one of the family’s, by its id, or a maker’s own, which travels whole. */
+export interface RecipeSizing {
+  readonly mode: 'recipe'
+  readonly recipe: string | OwnRecipe
+}
+
+/** A maker’s own rule, kept under a name. Options are as the family’s schema made them. */
+export interface OwnRecipe {
+  readonly name: string
+  readonly measure: RuleMeasure
+  readonly addWidth: Length
+  readonly addHeight: Length
+  readonly seam?: Length
+  readonly options: Readonly<Record<string, unknown>>
+}
+
+/** How a size is found once a recipe is resolved into its rule. */
+export type SettledSizing = ComputedSizing | RuleSizing | CutSizing
+
+export type Sizing = SettledSizing | RecipeSizing

@@ -2,7 +2,10 @@ import type { Job } from '../families/contract.js'
 import type { Trait } from '../families/trait.js'
 import { findingWhen, type Finding } from '../finding/finding.js'
 import { mm, type Length } from '../length/length.js'
-import { layerOf, outerOf, type Layer, type Stack } from '../material/layer.js'
+import type { CutFrom } from '../material/cut-from.js'
+import { layerOf, outerOf, type Stack } from '../material/layer.js'
+import type { Material } from '../material/material.js'
+import type { Role } from '../material/role.js'
 import { largestReading } from '../object/reading.js'
 
 /** Below this a cloth has no body of its own; above the other it needs none from below. */
@@ -10,19 +13,19 @@ const thinCloth = mm(0.35)
 const thickCloth = mm(0.7)
 const largeBook = mm(250)
 
-type Judged = Pick<Job<unknown>, 'object' | 'stack' | 'seam'>
+type Judged = Pick<Job<unknown>, 'object' | 'stack' | 'seam' | 'cutFrom'>
 
 /** What the materials make an experienced maker say before the first cut. Source: docs/craft.md, Judgement. */
 export function adviseOnMaterials(job: Judged, traits: readonly Trait[]): readonly Finding[] {
-  const { stack, seam } = job
+  const { stack, seam, cutFrom } = job
   return [
     ...adviseStiffening(job, traits),
     ...adviseSeeThrough(stack, traits),
     ...adviseFraying(stack, seam, traits),
     ...adviseGlue(stack, traits),
-    ...adviseShrinkage(stack, traits),
+    ...adviseShrinkage(stack, cutFrom, traits),
     ...advisePadding(stack, seam, traits),
-    ...advisePrint(stack),
+    ...advisePrint(stack, cutFrom),
   ]
 }
 
@@ -53,17 +56,21 @@ function adviseStiffening({ object, stack }: Judged, traits: readonly Trait[]): 
   ]
 }
 
+/** From this share on, what lies beneath is seen. */
+const showsFrom = 0.3
+
 function adviseSeeThrough(stack: Stack, traits: readonly Trait[]): readonly Finding[] {
   const { name, seeThrough } = outerOf(stack)
   const beneath = stack.at(-2)
   const veiled = layerOf(stack, 'underlining') ?? layerOf(stack, 'interfacing')
-  const over = traits.includes('boards')
-    ? 'boards'
-    : beneath && beneath.print !== 'none'
-      ? 'print'
-      : undefined
+  const over =
+    traits.includes('boards') || traits.includes('glued')
+      ? 'boards'
+      : beneath && beneath.print !== 'none'
+        ? 'print'
+        : undefined
   if (!over || (over === 'boards' && veiled)) return []
-  return findingWhen(seeThrough >= 0.2, 'shows-through', 'layer:outer', {
+  return findingWhen(seeThrough >= showsFrom, 'shows-through', 'layer:outer', {
     cloth: named(name, 'The outer cloth'),
     seeThrough,
     over,
@@ -85,27 +92,39 @@ function adviseFraying(stack: Stack, seam: Length, traits: readonly Trait[]): re
 }
 
 function adviseGlue(stack: Stack, traits: readonly Trait[]): readonly Finding[] {
-  const { name, thickness, seeThrough } = outerOf(stack)
+  const { name, thickness } = outerOf(stack)
   const backed = layerOf(stack, 'interfacing') ?? layerOf(stack, 'underlining')
-  const thin = thickness < mm(0.25) || seeThrough >= 0.4
-  return findingWhen(traits.includes('glued') && !backed && thin, 'glue-strikes-through', 'layer:outer', {
-    cloth: named(name, 'The outer cloth'),
-    thickness,
-  })
+  return findingWhen(
+    traits.includes('glued') && !backed && thickness < thinCloth,
+    'glue-strikes-through',
+    'layer:outer',
+    {
+      cloth: named(name, 'The outer cloth'),
+      thickness,
+    },
+  )
 }
 
-/** Unwashed plies that differ by over 2 % pucker later; what is glued to board is not washed. */
-function adviseShrinkage(stack: Stack, traits: readonly Trait[]): readonly Finding[] {
-  if (traits.includes('glued') || traits.includes('boards')) return []
-  const washed = ({ washed: done, shrinkage }: Layer) => (done ? 0 : shrinkage)
-  const sorted = stack.toSorted((one, other) => washed(one) - washed(other))
+/** What is sewn to each other and goes into the wash: cloth; neither what is fused or quilted in, nor foam. */
+const sewnCloth: ReadonlySet<Role> = new Set(['outer', 'lining', 'underlining', 'binding', 'trim'])
+
+/**
+ * Unwashed cloths that are sewn together and differ by over 2 % pucker after the first wash; the one to wash is named.
+ * What is glued to board, and a soft journal, is not washed.
+ */
+function adviseShrinkage(stack: Stack, cutFrom: CutFrom, traits: readonly Trait[]): readonly Finding[] {
+  if (traits.includes('glued') || traits.includes('boards') || traits.includes('journal')) return []
+  const left = ({ washed, shrinkage }: Material) => (washed ? 0 : shrinkage)
+  const sorted = [...stack, ...Object.values(cutFrom)]
+    .filter(({ role }) => sewnCloth.has(role))
+    .toSorted((one, other) => left(one) - left(other))
   const [least, most] = [sorted[0], sorted.at(-1)]
   if (!least || !most) return []
-  return findingWhen(washed(most) - washed(least) > 2, 'shrinkage-differs', `layer:${most.role}`, {
+  return findingWhen(left(most) - left(least) > 2, 'shrinkage-differs', `layer:${most.role}`, {
     most: named(most.name, `The ${most.role}`),
-    mostPercent: washed(most),
+    mostPercent: left(most),
     least: named(least.name, `the ${least.role}`),
-    leastPercent: washed(least),
+    leastPercent: left(least),
   })
 }
 
@@ -119,11 +138,22 @@ function advisePadding(stack: Stack, seam: Length, traits: readonly Trait[]): re
   })
 }
 
-function advisePrint(stack: Stack): readonly Finding[] {
+function advisePrint(stack: Stack, cutFrom: CutFrom): readonly Finding[] {
   const { name, print } = outerOf(stack)
-  return findingWhen(print === 'one-way', 'one-way-print', 'layer:outer', {
-    cloth: named(name, 'the outer cloth'),
-  })
+  const own = Object.entries(cutFrom).filter(([piece]) => piece !== 'outer')
+  const said = new Set([name])
+  return [
+    ...findingWhen(print === 'one-way', 'one-way-print', 'layer:outer', {
+      cloth: named(name, 'the outer cloth'),
+    }),
+    ...own.flatMap(([piece, cloth]) => {
+      if (cloth.print !== 'one-way' || said.has(cloth.name)) return []
+      said.add(cloth.name)
+      return findingWhen(true, 'one-way-print', `piece:${piece}`, {
+        cloth: named(cloth.name, `the ${piece}`),
+      })
+    }),
+  ]
 }
 
 function named(name: string, otherwise: string): string {

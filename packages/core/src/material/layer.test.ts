@@ -39,7 +39,7 @@ describe('typical materials', () => {
       const layers = material.role === 'outer' ? [outer] : [material, outer]
       const read = readDraft({
         format: 'snowdrift/cover',
-        version: 1,
+        version: 2,
         family: 'slip-cover',
         object: { kind: 'notebook' },
         layers,

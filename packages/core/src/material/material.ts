@@ -4,6 +4,7 @@ import type { Role } from './role.js'
 export const prints = ['none', 'one-way', 'two-way'] as const
 export const fraying = ['none', 'some', 'much'] as const
 export const stiffnesses = ['soft', 'medium', 'stiff'] as const
+export type Stiffness = (typeof stiffnesses)[number]
 
 /** What the computation needs to know of a material. Shares are 0–1; percentages 0–100. */
 export interface Material {
@@ -23,8 +24,10 @@ export interface Material {
   readonly frays: (typeof fraying)[number]
   /** 0 hides everything, 1 is clear. */
   readonly seeThrough: number
-  readonly stiffness: (typeof stiffnesses)[number]
+  readonly stiffness: Stiffness
   readonly washed: boolean
+  /** It sticks to what it lies behind, which then gives no more. */
+  readonly fused: boolean
 }
 
 /** Thickness where another layer presses on it lightly: t·(1 − κ/2). Source: docs/craft.md, The layer stack. */

@@ -2,7 +2,7 @@ import { expect } from 'chai'
 import fc from 'fast-check'
 import { mm, toMm, zero } from '../length/length.js'
 import type { Layer } from './layer.js'
-import { facedFlapStandOff, foldedFlapStandOff, standOff, turnedEdgeLoss, turnOfCloth } from './stand-off.js'
+import { flapStandOff, partOfStandOff, standOff, turnedEdgeLoss, turnOfCloth } from './stand-off.js'
 import { layer } from './testing/layers.js'
 
 const lining = layer('lining', 0.25)
@@ -22,13 +22,27 @@ describe('stand-off', () => {
 
   it('counts a folded flap from the board: one ply pressed, half a ply over it', () => {
     // 1·(1 − 0.5/2) + 1/2 = 1.25 mm
-    expect(toMm(foldedFlapStandOff([layer('outer', 1, { squash: 0.5 })]))).to.equal(1.25)
+    const felt = layer('outer', 1, { squash: 0.5 })
+    expect(toMm(flapStandOff({ style: 'folded', outer: felt, backings: [] }))).to.equal(1.25)
+    // and fleece between its plies: + 3·0.8
+    expect(toMm(flapStandOff({ style: 'folded', outer: felt, backings: [padding] }))).to.equal(3.65)
   })
 
   it('counts a faced flap with the lining pressed, and a missing lining as no ply', () => {
     // 0.5·(1 − 0.2/2) + 0.5/2 = 0.45 + 0.25 = 0.7 mm
-    expect(toMm(facedFlapStandOff([layer('lining', 0.5, { squash: 0.2 }), outer]))).to.equal(0.7)
-    expect(toMm(facedFlapStandOff([outer]))).to.equal(0.25)
+    const facing = layer('lining', 0.5, { squash: 0.2 })
+    expect(toMm(flapStandOff({ style: 'faced', outer, facing, backings: [] }))).to.equal(0.7)
+    expect(toMm(flapStandOff({ style: 'faced', outer, backings: [] }))).to.equal(0.25)
+  })
+
+  it('counts what lies behind outer and lining twice, and what lies behind a flap not at all', () => {
+    // 0.25 + 2·2.4 + 0.25 = 5.3; of it the padding 4.8
+    const both = { ...padding, backs: ['outer', 'lining'] }
+    expect(toMm(standOff([lining, both, outer]))).to.equal(5.3)
+    expect(toMm(partOfStandOff([lining, both, outer], both))).to.equal(4.8)
+    expect(toMm(standOff([lining, { ...padding, backs: ['flap'] }, outer]))).to.equal(0.5)
+    // a lining that is not there backs nothing
+    expect(toMm(standOff([both, outer]))).to.equal(2.65)
   })
 
   it('never shrinks when a ply grows thicker', () => {

@@ -1,6 +1,6 @@
-import { add, mm, scale, zero, type Length } from '../length/length.js'
-import { layerOf, outerOf, type Stack } from './layer.js'
-import { pressedThickness } from './material.js'
+import { add, mm, scale, type Length } from '../length/length.js'
+import { layerOf, outerOf, wallOf, type Layer, type Stack } from './layer.js'
+import { pressedThickness, type Material } from './material.js'
 
 /**
  * How far the middle of the outer cloth stands off the object ("bulk underneath" on screen): every inner ply
@@ -8,20 +8,40 @@ import { pressedThickness } from './material.js'
  */
 export function standOff(stack: Stack): Length {
   const outer = outerOf(stack)
-  const inner = stack.filter(layer => layer !== outer).map(pressedThickness)
+  const inner = wallOf(stack)
+    .filter(layer => layer !== outer)
+    .map(pressedThickness)
   return add(...inner, scale(outer.thickness, 1 / 2))
 }
 
-/** The same for a flap of doubled outer cloth, counted from the board. */
-export function foldedFlapStandOff(stack: Stack): Length {
-  const outer = outerOf(stack)
-  return add(pressedThickness(outer), scale(outer.thickness, 1 / 2))
+/** What a flap is made of: the cloth that is seen, what it is faced with, and what lies behind it. */
+export interface FlapPlies {
+  readonly style: 'folded' | 'faced'
+  readonly outer: Material
+  /** Of a faced flap; without a lining the facing is no ply. */
+  readonly facing?: Material
+  readonly backings: readonly Material[]
 }
 
-/** The same for a flap of outer cloth faced with lining; without a lining the facing is no ply. */
-export function facedFlapStandOff(stack: Stack): Length {
-  const lining = layerOf(stack, 'lining')
-  return add(lining ? pressedThickness(lining) : zero, scale(outerOf(stack).thickness, 1 / 2))
+/** The stand-off of a flap, counted from the board: its inner ply and its backings pressed, and half the outer. */
+export function flapStandOff({ style, outer, facing, backings }: FlapPlies): Length {
+  const inner = style === 'folded' ? outer : facing
+  return add(...[...(inner ? [inner] : []), ...backings].map(pressedThickness), scale(outer.thickness, 1 / 2))
+}
+
+/** The same of the lined cloth of a gusset. */
+export function linedStandOff(stack: Stack): Length {
+  const facing = layerOf(stack, 'lining')
+  return flapStandOff({ style: 'faced', outer: outerOf(stack), ...(facing && { facing }), backings: [] })
+}
+
+/** What of a stand-off a layer makes, as often as it lies in the wall. */
+export function partOfStandOff(stack: Stack, layer: Layer | undefined): Length {
+  return add(
+    ...wallOf(stack)
+      .filter(ply => ply === layer)
+      .map(pressedThickness),
+  )
 }
 
 /** What two right-angled outside corners cost the outer ply: π·s, half of it at each. */

@@ -1,15 +1,23 @@
 import { scale, subtract, longest, zero, type Length } from '../length/length.js'
 import { because, becauseRead, totalOf, type Reason } from '../piece/reason.js'
-import { assumedBoardThickness } from './kind.js'
+import { assumedBoardThickness, assumedTabletThickness } from './kind.js'
 import { largestReading, smallestReading, type CoveredObject } from './reading.js'
 
 /**
- * The arc over the spine: T where flat, 1.07·T rounded, max(T, (π/2)·C) on a coil. Undefined without a thickness.
- * Source: docs/craft.md, Derived sizes.
+ * The arc over the spine: T where flat, 1.07·T rounded, max(T, (π/2)·C) on a coil; where T was not read, what the wrap
+ * (else the open width) leaves beside both boards. Undefined where nobody can know it. Source: docs/craft.md, Derived sizes.
  */
 export function deriveSpineArc(object: CoveredObject): Length | undefined {
   const reasons = spineReasons(object)
-  return reasons && totalOf(reasons)
+  return reasons ? totalOf(reasons) : arcLeftOver(object)
+}
+
+/** What the wrap leaves beside both boards. */
+function arcLeftOver(object: CoveredObject): Length | undefined {
+  const width = largestReading(object, 'width')
+  const round = largestReading(object, 'wrap') ?? largestReading(object, 'openWidth')
+  if (width === undefined || round === undefined) return undefined
+  return longest(zero, subtract(round, scale(width, 2)))
 }
 
 function spineReasons(object: CoveredObject): readonly Reason[] | undefined {
@@ -54,18 +62,24 @@ export function deriveWrap(object: CoveredObject): readonly Reason[] | undefined
 }
 
 /**
- * How thick the closed thing is: as read, or what the wrap (else the open width) leaves beside both boards, over 1.07
- * where the spine is rounded. Undefined where the readings do not give it. Source: docs/craft.md, Derived sizes.
+ * How thick the closed thing is: as read, or the arc that the wrap leaves, over 1.07 where the spine is rounded; a
+ * tablet’s else as such things are. Undefined where the readings do not give it. Source: docs/craft.md, Derived sizes.
  */
 export function deriveThickness(object: CoveredObject): Length | undefined {
   const read = largestReading(object, 'thickness')
   if (read !== undefined) return read
-  const width = largestReading(object, 'width')
-  const round = largestReading(object, 'wrap') ?? largestReading(object, 'openWidth')
-  if (width === undefined || round === undefined) return undefined
-  const arc = subtract(round, scale(width, 2))
-  if (arc <= zero) return zero
+  const arc = arcLeftOver(object)
+  if (arc === undefined) return isThicknessAssumed(object) ? assumedTabletThickness : undefined
   return object.spine === 'rounded' ? scale(arc, 1 / 1.07) : arc
+}
+
+/** Whether it is a tablet that nobody measured the thickness of, in any way. */
+export function isThicknessAssumed(object: CoveredObject): boolean {
+  return (
+    object.kind === 'tablet' &&
+    largestReading(object, 'thickness') === undefined &&
+    arcLeftOver(object) === undefined
+  )
 }
 
 export interface Board {
@@ -97,4 +111,13 @@ export function deriveInnerWidth(object: CoveredObject): Length | undefined {
   const wrap = deriveWrap(object)
   if (!wrap) return undefined
   return scale(subtract(totalOf(wrap), deriveSpineArc(object) ?? zero), 1 / 2)
+}
+
+/** Whether the width is half of a wrap whose spine nobody can know: it counts as wider than it is. */
+export function isWidthUnknown(object: CoveredObject): boolean {
+  return (
+    largestReading(object, 'width') === undefined &&
+    deriveWrap(object) !== undefined &&
+    deriveSpineArc(object) === undefined
+  )
 }

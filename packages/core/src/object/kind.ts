@@ -8,6 +8,15 @@ export function usualSpine(kind: ObjectKind): SpineShape {
   return kind === 'planner' ? 'coil' : 'flat'
 }
 
+/** How the edges of a device are shaped, seen in section. Source: docs/craft.md, Measurements. */
+export const edgeShapes = ['square', 'eased', 'round'] as const
+export type EdgeShape = (typeof edgeShapes)[number]
+
+/** What a tablet measures where nobody laid a tape on it. */
+export const assumedTabletThickness = mm(10)
+/** And how far that may be off: a standard deviation. */
+export const assumedTabletUncertainty = mm(2)
+
 export const spineShapes = ['flat', 'rounded', 'coil'] as const
 export type SpineShape = (typeof spineShapes)[number]
 

@@ -51,5 +51,6 @@ export const readingStateWords: Readonly<Record<ReadingState, string>> = {
   'off-a-wrapped-piece': 'off a piece wrapped on the thing',
   filled: 'filled',
   emptied: 'emptied',
+  'standard-size': 'taken from a table of standard sizes',
   'another-copy': 'on another copy of it',
 }

@@ -1,5 +1,6 @@
 import { longest, shortest, type Length } from '../length/length.js'
-import type { ObjectKind, SpineShape } from './kind.js'
+import type { Stiffness } from '../material/material.js'
+import type { EdgeShape, ObjectKind, SpineShape } from './kind.js'
 
 export const readingKeys = [
   'height',
@@ -26,6 +27,8 @@ export const readingStates = [
   'filled',
   'emptied',
   'another-copy',
+  /** Taken from a table of standard sizes. */
+  'standard-size',
 ] as const
 export type ReadingState = (typeof readingStates)[number]
 
@@ -42,6 +45,11 @@ export interface CoveredObject {
   readonly kind: ObjectKind
   readonly spine: SpineShape
   readonly foldsBack: boolean
+  /** Of a device. */
+  readonly edges: EdgeShape
+  /** Of each cover board, where somebody said it. */
+  readonly frontStiffness?: Stiffness
+  readonly backStiffness?: Stiffness
   /** The finest mark of the tape that took the readings. */
   readonly tapeDivision: Length
   /** One or more readings a measurement; a measurement that was not taken is absent. */

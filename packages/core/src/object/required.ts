@@ -1,3 +1,4 @@
+import { isThicknessAssumed } from './derive.js'
 import type { CoveredObject, ReadingKey } from './reading.js'
 
 /** Ways to satisfy a need for readings: any one of the lists, whole. */
@@ -14,10 +15,12 @@ export const wrappedBookReadings: RequiredReadings = [
 
 /**
  * The choices that the object's readings leave open, without what was read of them and what is begun first: with the
- * width read, thickness alone will do. Empty when everything needed was read.
+ * width read, thickness alone will do. A tablet’s thickness may be assumed. Empty when everything needed was read.
  */
-export function missingReadings({ readings }: CoveredObject, required: RequiredReadings): RequiredReadings {
-  const has = (key: ReadingKey) => (readings[key]?.length ?? 0) > 0
+export function missingReadings(object: CoveredObject, required: RequiredReadings): RequiredReadings {
+  const { readings } = object
+  const has = (key: ReadingKey) =>
+    (readings[key]?.length ?? 0) > 0 || (key === 'thickness' && isThicknessAssumed(object))
   return required
     .filter(choice => !choice.some(way => way.every(has)))
     .map(choice =>

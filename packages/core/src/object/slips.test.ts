@@ -13,6 +13,7 @@ const book = (readings: Readonly<Record<string, readonly string[]>>): CoveredObj
   kind: 'hardcover',
   spine: 'flat',
   foldsBack: true,
+  edges: 'eased',
   tapeDivision: 508 as never,
   readings: Object.fromEntries(Object.entries(readings).map(([key, texts]) => [key, texts.map(reading)])),
 })

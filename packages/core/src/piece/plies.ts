@@ -1,6 +1,6 @@
 import { scale, zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
-import { layerOf, quiltedTakeUp, type Layer, type Stack } from '../material/layer.js'
+import { layerOf, pliesOf, quiltedTakeUp, type Layer, type Stack } from '../material/layer.js'
 import type { Role } from '../material/role.js'
 import type { Piece } from './piece.js'
 import { beforeQuilting } from './quilting.js'
@@ -32,11 +32,17 @@ export function outerAndLining(job: Cutting, panel: PanelCut): readonly Piece[] 
   ]
 }
 
-/** The panel's pieces of the given roles, each less its inset at every edge; rounded down, for they must stay inside. */
+/**
+ * The panel's pieces of the given roles, each less its inset at every edge; rounded down, for they must stay inside.
+ * What lies behind the outer and the lining is cut twice, what lies behind neither not at all.
+ */
 export function insetPieces(job: Cutting, panel: PanelCut, roles: readonly Role[]): readonly Piece[] {
   return job.stack
     .filter(({ role }) => roles.includes(role))
-    .map(layer => plyPiece(job, layer, insetPanel(job, panel, layer)))
+    .flatMap(layer => {
+      const count = panel.count * pliesOf(layer, job.stack)
+      return count > 0 ? [plyPiece(job, layer, { ...insetPanel(job, panel, layer), count })] : []
+    })
 }
 
 /** A ply at the size of its panel; where it is quilted, cut to size / (1 − take-up) + ½ in and trimmed to the lining. */

@@ -11,12 +11,14 @@ export interface Reason {
 
 /**
  * What a part of a size rests on, and so what makes it err. `reading`: so many times a measurement. `bulk`: the
- * stack’s stand-off. `larger`: whichever of several sums is the larger. `trial`: a trial piece that was tried on, which
- * puts right what the tape said.
+ * stack’s stand-off. `slope`: padding of that rise that slopes away over that run, (π/2)·(√(run² + rise²) − run).
+ * `larger`: whichever of several sums is the larger. `trial`: a trial piece or an old cover that was tried on, which puts
+ * right what the tape said.
  */
 export type Cause =
   | { readonly kind: 'reading'; readonly key: ReadingKey; readonly times: number }
   | { readonly kind: 'bulk' }
+  | { readonly kind: 'slope'; readonly rise: Length; readonly run: Length }
   | { readonly kind: 'larger'; readonly ways: readonly (readonly Reason[])[] }
   | { readonly kind: 'trial' }
 

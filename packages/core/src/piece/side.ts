@@ -21,6 +21,11 @@ export function sideRoundedDown(reasons: readonly Reason[], grid: Length): Side 
   return { reasons, exact, cut: roundDownToGrid(exact, grid) }
 }
 
+/** A side that is there already, on the grid or not. */
+export function sideAsCut(label: string, length: Length): Side {
+  return { reasons: because(label, length), exact: length, cut: length }
+}
+
 /** A side as it is cut, as part of another piece's size: its rounding is a reason of its own. */
 export function becauseOfCut(label: string, { exact, cut }: Side, count = 1): readonly Reason[] {
   return [

@@ -8,7 +8,8 @@ import type { AddedExtra, Cover } from '../file/cover.js'
 import { findingWhen, type Finding } from '../finding/finding.js'
 import { adviseOnSeam } from '../judge/seam-advice.js'
 import { checkUsual } from '../judge/usual.js'
-import { add, mm, zero, type Length } from '../length/length.js'
+import { add, longest, mm, zero, type Length } from '../length/length.js'
+import { customary, type Unit } from '../length/unit.js'
 
 /** Above this a page no longer lies flat over a pocket. Source: docs/craft.md, Things added. */
 const flatPage = mm(5)
@@ -52,9 +53,23 @@ export function judgeExtras(
     ),
     ...extras.flatMap((added, index) => checkHeeded(added, family.traits, `extra:${index}`)),
     ...checkClosure(family.traits, extras),
+    ...checkHandles(added, unit),
     ...checkPlaces(made.strip, prints, unit),
     ...findingWhen(inside > flatPage, 'page-not-flat', 'fit:width', { thickness: inside, most: flatPage }),
   ]
+}
+
+/** A tab between the feet of a handle needs its width and 1 in; where there is none, the feet stand as they like. */
+function checkHandles(added: readonly (ExtraPlan | undefined)[], unit: Unit): readonly Finding[] {
+  const [tab, ...others] = added.flatMap(extra => extra?.tabWidth ?? [])
+  if (tab === undefined) return []
+  const least = add(longest(tab, ...others), customary(1, unit))
+  return added.flatMap((extra, index) => {
+    const span = extra?.feetApart
+    return span === undefined
+      ? []
+      : findingWhen(span < least, 'handle-span', `extra:${index}`, { span, least })
+  })
 }
 
 /** A place that comes to nothing, on a cover that carries the extra. */

@@ -50,7 +50,7 @@ const anyCover = fc
     const list = (key: string, value: string | null) => (value === null ? {} : { [key]: [value] })
     return {
       format: 'snowdrift/cover',
-      version: 1,
+      version: 2,
       unit: made.unit,
       object: {
         kind: 'hardcover',

@@ -1,15 +1,20 @@
 import type { ExtraPlan, SizeNote } from '../extras/contract.js'
-import type { FamilyOptions, FamilyPlan, Job } from '../families/contract.js'
+import type { FamilyOptions, FamilyPlan, Job, Reckoning } from '../families/contract.js'
 import { settleMakeUp, type Settled } from '../families/recipe.js'
-import type { AddedExtra, Cover } from '../file/cover.js'
+import type { Cover } from '../file/cover.js'
 import { toldByTrial } from '../fit/trial.js'
 import { add, zero, type Length } from '../length/length.js'
-import { outerOf } from '../material/layer.js'
+import { withOwnCloths } from '../material/cut-from.js'
+import { outerOf, type Stack } from '../material/layer.js'
 import { checkReadings } from '../object/cross-check.js'
 import { isCuttable } from '../piece/piece.js'
+import { completePieces } from './complete-pieces.js'
 import { judgeExtras } from './judge-extras.js'
 import { checkPiece, judgeMaking } from './judge-making.js'
+import { mendedSizes } from './mended.js'
+import { checkNamedPieces } from './named-pieces.js'
 import { numbered, numberedNotions } from './numbered.js'
+import { checkOldCover } from './old-cover.js'
 import { placesOf, withExtras, type PlacedExtra } from './placed.js'
 
 /** Everything worked out for one cover. */
@@ -29,18 +34,29 @@ export interface Plan extends FamilyPlan {
  * there (`readCover` sees to it). Pieces that come out at nothing are left out and found fault with.
  */
 export function plan(cover: Cover): Plan {
+  const planned = planAs(cover, 'present')
+  const mended = cover.upgradedFrom === undefined ? [] : mendedSizes(planAs(cover, 'first'), planned)
+  const more = [...mended, ...checkOldCover(cover, other => planAs(other, 'present'))]
+  return more.length > 0 ? { ...planned, findings: [...more, ...planned.findings] } : planned
+}
+
+function planAs(cover: Cover, reckoning: Reckoning): Plan {
   const { family, objects } = cover
   const settled = settleMakeUp(family, cover)
   const carried = cover.extras.map(added => added.extra.refuses(family.traits) === undefined)
-  const job = jobOf(cover, settled, thicknessInside(cover, carried))
+  const job = jobOf(cover, settled, thicknessInside(cover, stackAsSewn(cover, reckoning), carried), reckoning)
   const made = family.plan(job)
   const added = cover.extras.map((entry, index) =>
-    carried[index] ? planExtra(cover, job, made, entry, index) : undefined,
+    carried[index] ? planExtra(cover, job, made, index) : undefined,
   )
-  const pieces = numbered([
-    ...made.pieces.map(piece => ({ piece })),
-    ...added.flatMap((extra, index) => (extra?.pieces ?? []).map(piece => ({ piece, index }))),
-  ])
+  const pieces = completePieces(
+    job,
+    cover,
+    numbered([
+      ...made.pieces.map(piece => ({ piece })),
+      ...added.flatMap((extra, index) => (extra?.pieces ?? []).map(piece => ({ piece, index }))),
+    ]),
+  )
   return {
     ...made,
     pieces: pieces.map(({ piece }) => piece).filter(isCuttable),
@@ -53,6 +69,10 @@ export function plan(cover: Cover): Plan {
     strip: withExtras(made.strip, added),
     settled: { seam: settled.seam, options: family.resolveOptions(job) },
     findings: [
+      ...checkNamedPieces(
+        cover,
+        pieces.map(({ piece }) => piece),
+      ),
       ...objects.flatMap(object => checkReadings(object, { boardCounts: family.boardCounts })),
       ...settled.findings,
       ...made.findings,
@@ -64,37 +84,78 @@ export function plan(cover: Cover): Plan {
   }
 }
 
-function jobOf(cover: Cover, { seam, sizing, options }: Settled, inside: Length): Job<FamilyOptions> {
-  const { object, objects, stack, unit, grid } = cover
-  const untried = { object, objects, stack, unit, grid, seam, sizing, options, inside, told: {} }
+function jobOf(
+  cover: Cover,
+  { seam, sizing, options }: Settled,
+  inside: Length,
+  reckoning: Reckoning,
+): Job<FamilyOptions> {
+  const { object, objects, cutFrom, unit, grid, old } = cover
+  const stack = stackAsSewn(cover, reckoning)
+  const untried = {
+    object,
+    objects,
+    stack,
+    cutFrom,
+    unit,
+    grid,
+    seam,
+    sizing,
+    options,
+    inside,
+    told: {},
+    old,
+    reckoning,
+  }
   return { ...untried, told: cover.trial ? toldByTrial(cover.trial, planTrial(cover, untried)) : {} }
 }
 
+/** Every layer as it is sewn: of the cloth that its piece is cut from, and caught in every seam where it is quilted. */
+function stackAsSewn({ stack, cutFrom }: Cover, reckoning: Reckoning): Stack {
+  const own = withOwnCloths(stack, cutFrom)
+  if (reckoning === 'first') return own
+  return own.map(layer => (layer.role === 'padding' && layer.quilted ? { ...layer, inset: zero } : layer))
+}
+
 /** The cover as its trial piece is made: the outer cloth, or scrap like it, and nothing else. */
-function planTrial({ family, stack }: Cover, job: Job<FamilyOptions>): FamilyPlan {
-  return family.plan({ ...job, stack: [outerOf(stack)], inside: zero })
+function planTrial({ family }: Cover, job: Job<FamilyOptions>): FamilyPlan {
+  return family.plan({ ...job, stack: [outerOf(job.stack)], inside: zero })
 }
 
 function thicknessInside(
-  { extras, object, stack, unit, family }: Cover,
+  { extras, object, cutFrom, unit, family }: Cover,
+  stack: Stack,
   carried: readonly boolean[],
 ): Length {
   return add(
     ...extras.map(({ extra, options }, index) =>
       carried[index]
-        ? (extra.thickness?.({ object, stack, unit, traits: family.traits, options }) ?? zero)
+        ? (extra.thickness?.({ object, stack, cutFrom, unit, traits: family.traits, options }) ?? zero)
         : zero,
     ),
   )
 }
 
 function planExtra(
-  { family, object, unit, grid, stack }: Cover,
-  { seam }: Job<FamilyOptions>,
+  { family, extras }: Cover,
+  { object, unit, grid, stack, cutFrom, seam, reckoning }: Job<FamilyOptions>,
   cover: FamilyPlan,
-  { extra, options }: AddedExtra,
   index: number,
-): ExtraPlan {
+): ExtraPlan | undefined {
+  const added = extras[index]
+  if (!added) return undefined
   const { traits } = family
-  return extra.plan({ object, unit, grid, stack, seam, traits, cover, options, about: `extra:${index}` })
+  return added.extra.plan({
+    object,
+    unit,
+    grid,
+    stack,
+    cutFrom,
+    seam,
+    reckoning,
+    traits,
+    cover,
+    options: added.options,
+    about: `extra:${index}`,
+  })
 }

@@ -6,7 +6,7 @@ import { plan } from '../plan/plan.js'
 const mostExact = 12
 
 /**
- * The fewest covers of an adjustable kind that serve all of the things, each cover as the list of things it serves
+ * The fewest covers of an adjustable kind that serve all of the things, each with the free end that serves the most, each cover as the list of things it serves
  * (counted from 0); things that not even a cover of their own serves stand alone. Exact up to twelve things; beyond
  * it takes the cover that serves most again and again.
  */
@@ -44,8 +44,8 @@ function trim(cover: Cover, group: readonly number[], keep: number): readonly nu
 }
 
 function serveBoth(cover: Cover, one: CoveredObject, other: CoveredObject): boolean {
-  const planned = plan({ ...cover, object: one, objects: [one, other] })
-  return (planned.serves ?? []).every(({ reason }) => reason === undefined)
+  const pair = cover.objects.flatMap((object, at) => (object === one || object === other ? [at] : []))
+  return servesAll(cover, pair)
 }
 
 function servesAll(cover: Cover, group: readonly number[]): boolean {
@@ -55,7 +55,9 @@ function servesAll(cover: Cover, group: readonly number[]): boolean {
 function withThings(cover: Cover, group: readonly number[]): Cover {
   const objects = group.flatMap(index => cover.objects[index] ?? [])
   const [object = cover.object] = objects
-  return { ...cover, object, objects }
+  const varied = cover.family.variedOptions ?? []
+  const options = Object.fromEntries(Object.entries(cover.options).filter(([key]) => !varied.includes(key)))
+  return { ...cover, object, objects, options }
 }
 
 function greedyCover(sets: readonly (readonly number[])[], count: number): readonly (readonly number[])[] {

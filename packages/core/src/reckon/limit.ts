@@ -2,7 +2,7 @@ import type { CoverFile } from '../file/cover-schema.js'
 import { findFamily } from '../families/registry.js'
 import { listOptionFields } from '../families/option-fields.js'
 import { readingRanges } from '../file/reading-ranges.js'
-import { severityOf } from '../finding/severities.js'
+import { severityIn } from '../finding/severities.js'
 import { formatLength } from '../length/format.js'
 import { mm, scale, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
@@ -46,8 +46,8 @@ export function findLimit(file: CoverFile, question: LimitQuestion, sheet: Sheet
 /** Errors are never tolerated; warnings that the cover has already are. */
 function troublesOf({ findings }: Plan): readonly string[] {
   return findings
-    .filter(({ code }) => severityOf[code] !== 'advice')
-    .map(({ code }) => (severityOf[code] === 'error' ? `error ${code}` : code))
+    .filter(finding => severityIn(finding) !== 'advice')
+    .map(finding => (severityIn(finding) === 'error' ? `error ${finding.code}` : finding.code))
 }
 
 type Works = (candidate: CoverFile) => boolean

@@ -1,5 +1,6 @@
 import { expect } from 'chai'
 import type { CoverFile } from '../file/cover-schema.js'
+import { changeUnit } from '../file/change-unit.js'
 import { coverFile, cutOf, familyFile } from '../file/testing/cover-files.js'
 import { clothNeeded } from './cloth.js'
 import { add, inches, toMm, zero, type Length } from '../length/length.js'
@@ -22,6 +23,7 @@ describe('the choices of sizing', () => {
       'inch-and-a-half',
       'two-inches',
       'rule',
+      'cut',
     ])
     // wrap 14 7/16 + 1 1/2 = 15 15/16 → 16; 9 3/8 + 1 1/2 = 10 7/8
     const [, , threeHalves] = choices
@@ -44,15 +46,15 @@ describe('the choices of sizing', () => {
   })
 
   it('take the cloth that a layout of all outer pieces takes', () => {
-    // outer 15 3/4 × 10 1/2, two flaps 7 1/8 × 10 1/2, ¼ between: 15 3/4 + 2·(7 1/8 + 1/4) = 30 1/2 of 42 in, in one row
+    // outer 15 3/4 × 10 3/8, two flaps 7 1/8 × 10 3/8, ¼ between: 15 3/4 + 2·(7 1/8 + 1/4) = 30 1/2 of 42 in, in one row
     const [computed] = listSizingChoices(coverFile({ options: {} }))
     if (!computed) throw new Error('A choice is missing')
     const { plan, cover } = computed
     const taken = (width: Length, role: 'outer' | 'binding' = 'outer') =>
       clothNeeded(plan, cover, role, width)
-    expect(taken(inches(42))).to.equal(inches(10.5))
-    // 24 in hold the outer, and above it both flaps, turned: 10 1/2 + 1/4 + 7 1/8
-    expect(taken(inches(24))).to.equal(inches(17.875))
+    expect(taken(inches(42))).to.equal(inches(10.375))
+    // 24 in hold the outer, and above it both flaps, turned: 10 3/8 + 1/4 + 7 1/8
+    expect(taken(inches(24))).to.equal(inches(17.75))
     expect(taken(inches(42), 'binding')).to.equal(undefined)
     // none turned, none fits
     expect(taken(inches(7))).to.equal(undefined)
@@ -78,8 +80,36 @@ describe('the choices of sizing', () => {
     })
     expect(own && cutOf(own.plan, 'outer', 'in')).to.equal('1 × 16 1/2 in × 10 3/8 in')
     expect(own?.plan.settled.seam).to.equal(inches(0.5))
-    // nothing is added to where a wrap serves a series
-    expect(listSizingChoices(familyFile('adjustable-wrap')).map(({ id }) => id)).to.deep.equal(['computed'])
+    // nothing is added to where a case is made of boards
+    expect(listSizingChoices(familyFile('board-cover')).map(({ id }) => id)).to.deep.equal([
+      'computed',
+      'cut',
+    ])
+  })
+
+  it('have the rules that the maker keeps among them, in the cover’s unit, and the one that the cover carries', () => {
+    const kept = [
+      { unit: 'in' as const, recipe: { name: 'Hut rule', addWidth: '1 1/2', addHeight: '1', seam: '1/2' } },
+    ]
+    const own = listSizingChoices(coverFile(), kept).find(({ id }) => id === 'own:Hut rule')
+    // 14 7/16 + 1 1/2 → 16; 9 3/8 + 1
+    expect(own && cutOf(own.plan, 'outer', 'in')).to.equal('1 × 16 in × 10 3/8 in')
+    expect(own?.plan.settled.seam).to.equal(inches(0.5))
+    const inMetric = listSizingChoices(changeUnit(coverFile(), 'mm'), kept).find(
+      ({ name }) => name === 'Hut rule',
+    )
+    expect(inMetric?.file.sizing).to.deep.include({
+      recipe: { name: 'Hut rule', addWidth: '1 1/2 in', addHeight: '1 in', seam: '1/2 in' },
+    })
+    const carrying = own?.file
+    if (!carrying) throw new Error('No rule')
+    expect(listSizingChoices(carrying).map(({ id }) => id)).to.include('own:Hut rule')
+    expect(listSizingChoices(carrying, kept).filter(({ id }) => id === 'own:Hut rule')).to.have.length(1)
+  })
+
+  it('take a panel as it is cut, to begin with as it is planned', () => {
+    const cut = listSizingChoices(coverFile()).find(({ id }) => id === 'cut')
+    expect(cut?.file.sizing).to.deep.equal({ mode: 'cut', width: '15 3/4 in', height: '10 3/8 in' })
   })
 
   it('say what differs from the one in use', () => {

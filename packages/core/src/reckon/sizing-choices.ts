@@ -1,10 +1,11 @@
 import { listOptionFields } from '../families/option-fields.js'
 import { nameOption, wordOption } from '../families/option-words.js'
 import type { Cover } from '../file/cover.js'
-import type { CoverFile } from '../file/cover-schema.js'
-import { readDraft } from '../file/read-cover.js'
+import { sayRecipeUnit } from '../file/change-unit.js'
+import type { CoverFile, TypedRecipe } from '../file/cover-schema.js'
+import { readDraft, readingsNeeded } from '../file/read-cover.js'
 import { formatLength } from '../length/format.js'
-import { subtract, type Length } from '../length/length.js'
+import { subtract, zero, type Length } from '../length/length.js'
 import { customary, type Unit } from '../length/unit.js'
 import { plan, type Plan } from '../plan/plan.js'
 import { askedReadings } from '../object/required.js'
@@ -21,11 +22,18 @@ export interface SizingChoice {
   readonly plan: Plan
 }
 
+/** A rule that the maker keeps under a name; its bare lengths are in `unit`. */
+export interface KeptRule {
+  readonly recipe: TypedRecipe
+  readonly unit: Unit
+}
+
 /**
- * Computed sizing, every recipe of the family and the maker’s own rule, each planned for the cover. Empty where the cover cannot be planned
- * yet. Ten plans at most: a millisecond or so.
+ * Computed sizing, every recipe of the family, the rules that the maker keeps for it (`kept`) and the one that the cover
+ * carries, a rule of the moment, and the panel that is cut already, each planned for the cover. Empty where the cover
+ * cannot be planned yet. A millisecond or so.
  */
-export function listSizingChoices(file: CoverFile): readonly SizingChoice[] {
+export function listSizingChoices(file: CoverFile, kept: readonly KeptRule[] = []): readonly SizingChoice[] {
   const cover = readPlannable(file)
   if (!cover) return []
   const computed = {
@@ -42,11 +50,70 @@ export function listSizingChoices(file: CoverFile): readonly SizingChoice[] {
     price,
     file: followRecipe(file, cover, id),
   }))
-  return [computed, ...recipes, ...ownRule(file, cover)].flatMap(choice => {
+  const ways = [
+    computed,
+    ...recipes,
+    ...keptRules(file, cover, kept),
+    ...ownRule(file, cover),
+    cutAlready(file, cover),
+  ]
+  return ways.flatMap(choice => {
     const followed = readPlannable(choice.file)
     if (!followed) return []
     return [{ ...choice, cover: followed, plan: plan(followed) }]
   })
+}
+
+/** The id of a kept rule among the choices. */
+export function ownChoiceId(name: string): string {
+  return `own:${name}`
+}
+
+/** The rules that are kept for this way of making, and the one that the cover came with. */
+function keptRules(file: CoverFile, { family, unit }: Cover, kept: readonly KeptRule[]) {
+  if (family.ruleMeasures.length === 0) return []
+  const { sizing } = file
+  const carried = sizing?.mode === 'recipe' && typeof sizing.recipe === 'object' ? sizing.recipe : undefined
+  const recipes = kept.map(rule =>
+    rule.unit === unit ? rule.recipe : sayRecipeUnit(rule.recipe, family.id, rule.unit),
+  )
+  const own = carried && !recipes.some(({ name }) => name === carried.name) ? [...recipes, carried] : recipes
+  return own.map(recipe => ({
+    id: ownChoiceId(recipe.name),
+    name: recipe.name,
+    reason: 'A rule of your own: a measurement and a fixed amount.',
+    price: '',
+    file: recipe.name === carried?.name ? file : followOwn(file, recipe),
+  }))
+}
+
+/** The same cover by a rule of the maker's own: what that brings makes room for it. */
+export function followOwn(file: CoverFile, recipe: TypedRecipe): CoverFile {
+  const { seam: _seam, ...rest } = file
+  const brought = recipe.options ?? {}
+  const options = Object.fromEntries(Object.entries(file.options ?? {}).filter(([key]) => !(key in brought)))
+  return { ...(recipe.seam === undefined ? file : rest), options, sizing: { mode: 'recipe', recipe } }
+}
+
+/** The outer as it is cut already; where none is said yet, as large as it is planned. */
+function cutAlready(file: CoverFile, cover: Cover) {
+  return {
+    id: 'cut',
+    name: 'Cut already',
+    reason: 'A panel used whole, or cut before anybody reckoned: the fit follows.',
+    price: '',
+    file: followCut(file, cover),
+  }
+}
+
+function followCut(file: CoverFile, cover: Cover): CoverFile {
+  if (file.sizing?.mode === 'cut') return file
+  const outer = plan(cover).pieces.find(({ id }) => id === 'outer')
+  const say = (length: Length = zero) => formatLength(length, cover.unit)
+  return {
+    ...file,
+    sizing: { mode: 'cut', width: say(outer?.width.cut), height: say(outer?.height.cut) },
+  }
 }
 
 /** A rule of the maker's own: the one in use, or one to begin with; none where nothing can be added to. */
@@ -140,7 +207,8 @@ export function describeDifferences(
 export function readPlannable(file: CoverFile): Cover | undefined {
   const draft = readDraft(file)
   if (!draft.ok) return undefined
-  const { objects, family } = draft.value
-  const waits = objects.some(object => askedReadings(object, family.requiredReadings).length > 0)
+  const { objects } = draft.value
+  const needed = readingsNeeded(draft.value)
+  const waits = objects.some(object => askedReadings(object, needed).length > 0)
   return waits ? undefined : draft.value
 }

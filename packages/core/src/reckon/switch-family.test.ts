@@ -39,6 +39,18 @@ describe('switching the way of making', () => {
     expect(switchFamily(lined, 'soft-wrap').layers).to.deep.equal(lined.layers)
   })
 
+  it('forgets what is said of single pieces, and an old cover', () => {
+    const said = coverFile({
+      ...file,
+      cutFrom: { outer: 'plain cotton', flap: 'plain cotton' },
+      pieced: ['outer', 'flap'],
+      oldCover: { width: { finished: '15' } },
+    })
+    const switched = switchFamily(said, 'sleeve')
+    expect(switched).to.deep.include({ cutFrom: { outer: 'plain cotton' }, pieced: ['outer'] })
+    expect(switched).not.to.have.property('oldCover')
+  })
+
   it('forgets a trial piece, whose band was another', () => {
     const tried = coverFile({ ...file, trial: { width: { finished: '14', spare: '1/4' } } })
     expect(switchFamily(tried, 'zip-around')).not.to.have.property('trial')
@@ -50,7 +62,19 @@ describe('switching the way of making', () => {
       sizing: { mode: 'rule', measure: 'open', addWidth: '1', addHeight: '1' },
     })
     expect(switchFamily(ruled, 'turned-flap-cover').sizing).to.deep.include({ mode: 'rule', measure: 'wrap' })
-    expect(switchFamily(ruled, 'glued-wrap').sizing).to.deep.equal({ mode: 'computed' })
+    expect(switchFamily(ruled, 'glued-wrap').sizing).to.deep.include({ mode: 'rule', measure: 'wrap' })
+    expect(switchFamily(ruled, 'board-cover').sizing).to.deep.equal({ mode: 'computed' })
+    const own = coverFile({
+      ...file,
+      sizing: { mode: 'recipe', recipe: { name: 'Hut rule', addWidth: '2', addHeight: '1' } },
+    })
+    expect(switchFamily(own, 'turned-flap-cover').sizing).to.deep.equal({ mode: 'computed' })
+    const whole = coverFile({ ...file, sizing: { mode: 'cut', width: '18', height: '12' } })
+    expect(switchFamily(whole, 'board-cover').sizing).to.deep.equal({
+      mode: 'cut',
+      width: '18',
+      height: '12',
+    })
     const followed = coverFile({ ...file, sizing: { mode: 'recipe', recipe: 'two-inches' } })
     expect(switchFamily(followed, 'sleeve').sizing).to.deep.equal({ mode: 'recipe', recipe: 'two-inches' })
     expect(switchFamily(followed, 'fold-case').sizing).to.deep.equal({ mode: 'computed' })

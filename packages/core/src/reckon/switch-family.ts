@@ -13,12 +13,15 @@ import { typicalMaterials } from '../file/typical-materials.js'
 export function switchFamily(file: CoverFile, id: string): CoverFile {
   const family = findFamily(id)
   if (!family) throw new Error(`There is no way of making called ${id}`)
-  // A trial piece tells of the band that this way of making asked for, and nothing of another's.
-  const { objects, object, options, extras, sizing, trial: _trial, ...rest } = file
+  // A trial piece and an old cover tell of the band that this way of making asked for, and nothing of another's.
+  const { objects, object, options, extras, sizing, trial: _trial, oldCover: _old, ...rest } = file
+  const { cutFrom, pieced, ...kept } = rest
   const [first] = objects ?? []
   const things = family.severalObjects && objects ? { objects } : { object: object ?? first }
   return {
-    ...rest,
+    ...kept,
+    ...(cutFrom && { cutFrom: keepWalls(cutFrom) }),
+    ...(pieced && { pieced: pieced.filter(isWall) }),
     ...(things.objects ? { objects: things.objects } : things.object ? { object: things.object } : {}),
     family: id,
     layers: keepLayers(family, file.layers),
@@ -26,6 +29,14 @@ export function switchFamily(file: CoverFile, id: string): CoverFile {
     sizing: keepSizing(family, sizing),
     extras: (extras ?? []).filter(({ type }) => findExtra(type)?.refuses(family.traits) === undefined),
   }
+}
+
+/** The panels that every cover has; other pieces are other ways’ own. */
+const isWall = (piece: string) => layerRolesOfWalls.includes(piece)
+const layerRolesOfWalls: readonly string[] = ['outer', 'lining', 'interfacing', 'padding', 'underlining']
+
+function keepWalls(cutFrom: Readonly<Record<string, string>>): Record<string, string> {
+  return Object.fromEntries(Object.entries(cutFrom).filter(([piece]) => isWall(piece)))
 }
 
 /** What boards are lined with lines nothing that is sewn: where no cloth lining is there, one takes the place of the card. */

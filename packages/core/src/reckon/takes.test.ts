@@ -46,6 +46,7 @@ describe('whether a cover takes another thing', () => {
   it('keeps the halves of a case apart', () => {
     const tablet: CoverFile['object'] = {
       kind: 'tablet',
+      edges: 'square',
       readings: { height: ['170'], width: ['120'], thickness: ['10'] },
     }
     const folded = coverFrom(familyFile('fold-case', { object: tablet }))

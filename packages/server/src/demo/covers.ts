@@ -1,7 +1,7 @@
 import type { CoverFile, TypedObject } from '@snowdrift/core'
 import { demoThings, type DemoThing } from './things.js'
 
-const head = { format: 'snowdrift/cover', version: 1, unit: 'in' } as const
+const head = { format: 'snowdrift/cover', version: 2, unit: 'in' } as const
 const lining = {
   role: 'lining',
   name: 'Plain cotton, fog',

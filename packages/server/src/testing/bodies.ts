@@ -9,7 +9,7 @@ export const thingBody: ThingBody = {
 export function coverBody(changes: Partial<CoverFile> = {}, thingId: string | null = null): CoverBody {
   const file: CoverFile = {
     format: 'snowdrift/cover',
-    version: 1,
+    version: 2,
     name: 'Snow log cover',
     unit: 'mm',
     object: thingBody.object,

@@ -51,7 +51,7 @@ function coverWords(file: CoverFile, unit: Unit): DifferenceWords {
 function thingWords({ unit: written, object, name }: ThingBody, unit: Unit): DifferenceWords {
   const file: CoverFile = {
     format: 'snowdrift/cover',
-    version: 1,
+    version: 2,
     name,
     unit: written,
     object,

@@ -1,3 +1,4 @@
+import { inPresentWords } from '@snowdrift/core'
 import type { Draft, KeptDraft } from './draft'
 import {
   dropKept,
@@ -86,7 +87,7 @@ export async function findOwnDraft(ref: Ref): Promise<KeptDraft<object> | undefi
   try {
     const own = await windowName()
     const mine = (await listKept(ref)).find(({ window }) => window === own)
-    return mine?.value as KeptDraft<object> | undefined
+    return mine && inWordsOfNow(mine.value as KeptDraft<object>)
   } catch {
     return undefined
   }
@@ -98,10 +99,24 @@ export async function claimLeftDraft(ref: Ref): Promise<KeptDraft<object> | unde
     const own = await windowName()
     const [left] = await leftBehind(await listKept(ref), own)
     const moved = left && (await moveKept(ref, left.window, own))
-    return moved?.value as KeptDraft<object> | undefined
+    return moved && inWordsOfNow(moved.value as KeptDraft<object>)
   } catch {
     return undefined
   }
+}
+
+/** What an older Snowdrift kept on this device of a cover file goes on as this one writes it. */
+function inWordsOfNow(kept: KeptDraft<object>): KeptDraft<object> {
+  const { body, pending } = kept
+  return {
+    ...kept,
+    body: withPresentFile(body),
+    ...(pending && { pending: { ...pending, body: withPresentFile(pending.body) } }),
+  }
+}
+
+function withPresentFile(body: object): object {
+  return 'file' in body ? { ...body, file: inPresentWords(body.file) } : body
 }
 
 /** Puts work back that was found and is not wanted now, to be found again. */

@@ -2,7 +2,7 @@ import {
   describeFinding,
   describeRepair,
   sayProperly,
-  severityOf,
+  severityIn,
   type Finding,
   type Repair,
   type Severity,
@@ -32,7 +32,7 @@ const looks = {
 
 /** One finding: what was expected and found, what to do, and its repair as a button where there is one. */
 export function FindingNote({ finding, unit, onRepair }: FindingNoteProps) {
-  const severity = severityOf[finding.code]
+  const severity = severityIn(finding)
   const { Icon, tone, bar } = looks[severity]
   const say = sayProperly(unit)
   const { message, hint } = describeFinding(finding, say)

@@ -5,7 +5,7 @@ import { refOf } from '../drafts/kinds.js'
 export function coverFile(changes: Partial<CoverFile> = {}): CoverFile {
   return {
     format: 'snowdrift/cover',
-    version: 1,
+    version: 2,
     name: 'Weather diary',
     unit: 'in',
     object: {

@@ -3,6 +3,7 @@ import {
   checkReadings,
   plan,
   readUnfinished,
+  readingsNeeded,
   readingAt,
   type Cover,
   type CoverFile,
@@ -39,7 +40,8 @@ export function plannedOf(file: CoverFile): Planned {
 function work(file: CoverFile): Planned {
   const { cover, unread, faults } = readUnfinished(file)
   if (!cover) return { missing: [], issues: faults, findings: [] }
-  const missing = cover.objects.flatMap(object => askedReadings(object, cover.family.requiredReadings))
+  const needed = readingsNeeded(cover)
+  const missing = cover.objects.flatMap(object => askedReadings(object, needed))
   if (missing.length > 0 || unread.length > 0)
     return { cover, missing: besides(missing, unread), issues: unread, findings: checksOf(cover) }
   const planned = plan(cover)

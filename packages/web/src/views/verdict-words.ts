@@ -1,4 +1,4 @@
-import { severityOf, type Fit, type Plan, type Verdict } from '@snowdrift/core'
+import { severityIn, type Fit, type Plan, type Verdict } from '@snowdrift/core'
 
 export const verdictWords: Readonly<Record<Verdict, string>> = {
   'will-not-go': 'will not go on',
@@ -51,7 +51,7 @@ export function headlineOf({ fits, serves = [], findings }: Plan): Headline {
   if (served < serves.length)
     return { words: sayServed(served, serves.length), tone: served === 0 ? 'text-bad' : 'text-caution' }
   if (verdict) return { words: verdictWords[verdict], tone: verdictTone[verdict] }
-  const cannot = findings.some(({ code }) => severityOf[code] === 'error')
+  const cannot = findings.some(finding => severityIn(finding) === 'error')
   return cannot
     ? { words: 'cannot be made like this', tone: 'text-bad' }
     : { words: 'made to measure', tone: 'text-good' }

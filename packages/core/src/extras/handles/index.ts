@@ -1,9 +1,10 @@
 import { z } from 'zod'
 import { choiceOption, lengthOption } from '../../families/option-fields.js'
+import { clothOf } from '../../families/flap-plies.js'
 import type { StripShape } from '../../families/strip.js'
 import { findingWhen } from '../../finding/finding.js'
-import { add, inches, mm, scale, subtract, type Length } from '../../length/length.js'
-import { customary } from '../../length/unit.js'
+import { add, longest, mm, scale, subtract, zero, type Length } from '../../length/length.js'
+import { customary, type Unit } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
 import { because, times, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
@@ -17,6 +18,8 @@ interface HandlesOptions extends Place {
   readonly width?: Length | undefined
   readonly length?: Length | undefined
   readonly span?: Length | undefined
+  readonly feet?: Length | undefined
+  readonly attach?: 'seam' | 'outside' | undefined
 }
 
 /** A handle at each fore-edge, feet equally far from top and bottom. Source: docs/craft.md, Handles. */
@@ -43,8 +46,11 @@ export const handles = defineExtra<HandlesOptions>({
       ),
       length: lengthOption(
         unit,
-        { min: mm(80), max: mm(1500), usual: unit === 'in' ? [inches(10), inches(16)] : [mm(250), mm(400)] },
-        { label: 'Handle length', help: 'Between its seams. {12 in} unless set; {10 to 16 in}.' },
+        { min: mm(80), max: mm(1500), usual: [customary(9, unit), customary(16, unit)] },
+        {
+          label: 'Handle length',
+          help: 'Without what goes into the seams. {12 in} unless set; {9 to 16 in}.',
+        },
       ),
       span: lengthOption(
         unit,
@@ -54,41 +60,57 @@ export const handles = defineExtra<HandlesOptions>({
           help: 'Inside the feet. {4 in} unless set; a tab between them needs its width and {1 in}.',
         },
       ),
+      feet: lengthOption(
+        unit,
+        { min: zero, max: mm(600) },
+        { label: 'Feet from the edges', help: 'From top and bottom, instead of how far they are apart.' },
+      ),
+      attach: choiceOption(
+        { seam: 'caught in the seam', outside: 'stitched to the outside' },
+        { label: 'Handles are', help: 'Stitched on before the flaps close; then no seam is added.' },
+      ),
       ...placeOptions(unit),
     }),
   plan: job => {
-    const { unit, grid, seam, stack, options, about } = job
+    const { unit, grid, seam, options, about, cover } = job
     const {
       fold = 'four',
       width = customary(1, unit),
       length = customary(12, unit),
-      span = customary(4, unit),
+      attach = 'seam',
     } = options
     const folds = fold === 'four' ? 4 : 3
-    const outer = outerOf(stack)
-    const least = add(customary(3 / 2, unit), customary(1, unit))
+    const outer = clothOf(job, 'handles', 'outer') ?? outerOf(job.stack)
+    const span = spanOf(options, cover.strip.height, width, unit)
     return extraPlan({
       pieces: [
         {
           id: 'handles',
           role: 'outer',
           count: 2,
-          width: sideRoundedUp([...because('length of a handle', length), ...twice('seam', seam)], grid),
+          width: sideRoundedUp(
+            [...because('length of a handle', length), ...(attach === 'seam' ? twice('seam', seam) : [])],
+            grid,
+          ),
           height: sideRoundedUp(times(folds, `width, folded in ${fold}`, width), grid),
         },
       ],
       ...drawn(job, width, span),
       notes: [{ label: 'between its feet', length: span }, alongEdge(job, options)],
-      findings: [
-        ...findingWhen(span < least, 'handle-span', about, { span, least }),
-        ...findingWhen(fold === 'three' && outer.frays !== 'none', 'handle-frays', about, {
-          cloth: outer.name || 'the outer cloth',
-        }),
-      ],
-      caught: scale(outer.thickness, folds),
+      feetApart: span,
+      findings: findingWhen(fold === 'three' && outer.frays !== 'none', 'handle-frays', about, {
+        cloth: outer.name || 'the outer cloth',
+      }),
+      caught: attach === 'seam' ? scale(outer.thickness, folds) : zero,
     })
   },
 })
+
+/** How far the feet are apart inside: as set, or what is left where they stand so far from top and bottom; 4 in. */
+function spanOf({ span, feet }: HandlesOptions, high: Length, width: Length, unit: Unit): Length {
+  if (span !== undefined || feet === undefined) return span ?? customary(4, unit)
+  return longest(zero, subtract(high, scale(add(feet, width), 2)))
+}
 
 /** Feet at both fore-edges, drawn a finger's width in. */
 function drawn(job: ExtraJob<HandlesOptions>, width: Length, span: Length) {

@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import { lengthOption } from '../../families/option-fields.js'
 import { findingWhen } from '../../finding/finding.js'
-import { add, mm, negate, subtract, zero, type Length } from '../../length/length.js'
+import { add, longest, mm, negate, scale, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
+import { standOff } from '../../material/stand-off.js'
 import { twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import {
@@ -19,8 +20,8 @@ import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
 
 interface LoopButtonOptions extends Place {
-  readonly edgeToButton?: Length | undefined
-  readonly buttonDiameter?: Length | undefined
+  readonly standOut?: Length | undefined
+  readonly button?: Length | undefined
 }
 
 /** A loop of cord in the back's edge over a button on the front. Source: docs/craft.md, Closures. */
@@ -36,15 +37,15 @@ export const loopButton = defineExtra<LoopButtonOptions>({
   places: alongEnds,
   options: unit =>
     z.strictObject({
-      edgeToButton: lengthOption(
+      standOut: lengthOption(
         unit,
         { min: mm(5), max: mm(300) },
         {
-          label: 'Edge to button',
-          help: 'From the edge that holds the loop, over the thickness, to the button.',
+          label: 'The loop stands out',
+          help: 'All that shows of it, from its edge over the thickness and round the button.',
         },
       ),
-      buttonDiameter: lengthOption(
+      button: lengthOption(
         unit,
         { min: mm(5), max: mm(60) },
         { label: 'Button', help: 'Across. {¾ in} unless set.' },
@@ -54,13 +55,12 @@ export const loopButton = defineExtra<LoopButtonOptions>({
   plan: job => {
     const { unit, grid, seam, object, options, about } = job
     const thickness = closedThickness(object)
-    const reach = options.edgeToButton ?? add(thickness, customary(1, unit))
-    const button = options.buttonDiameter ?? customary(3 / 4, unit)
-    const needs = add(thickness, customary(1 / 2, unit))
+    const button = options.button ?? customary(3 / 4, unit)
+    const needs = add(thickness, customary(1 / 4, unit))
+    const reach = options.standOut ?? usualStandOut(job, { thickness, button, needs })
     const length = sideRoundedUp(
       [
-        ...twice('edge to button', reach),
-        ...twice('button', button),
+        ...twice('what stands out', reach),
         ...twice('into the seam', seam),
         ...twice('past the seam', customary(1 / 4, unit)),
       ],
@@ -74,7 +74,7 @@ export const loopButton = defineExtra<LoopButtonOptions>({
       ...drawn(job, { reach, button, thickness }),
       notes: [
         { label: 'button across', length: button },
-        { label: 'edge to button', length: reach },
+        { label: 'the loop stands out', length: reach },
         alongEdge(job, options),
       ],
       findings: findingWhen(reach < needs, 'extra-too-short', about, {
@@ -86,6 +86,22 @@ export const loopButton = defineExtra<LoopButtonOptions>({
   },
 })
 
+/**
+ * T + the button + 2·s, at least T + ¼ in: over the thickness, round the button, and the stand-off at both edges. As it
+ * was reckoned first, an inch past the thickness and the button once more.
+ */
+function usualStandOut(
+  { stack, unit, reckoning }: ExtraJob<LoopButtonOptions>,
+  {
+    thickness,
+    button,
+    needs,
+  }: { readonly thickness: Length; readonly button: Length; readonly needs: Length },
+): Length {
+  if (reckoning === 'first') return add(thickness, customary(1, unit), button)
+  return longest(needs, add(thickness, button, scale(standOff(stack), 2)))
+}
+
 /** The loop stands off the back's edge; the button sits as far in from the front's as the loop reaches past the thickness. */
 function drawn(
   job: ExtraJob<LoopButtonOptions>,
@@ -96,7 +112,7 @@ function drawn(
   }: { readonly reach: Length; readonly button: Length; readonly thickness: Length },
 ) {
   const [back, front] = closureEnds(job, job.options)
-  const inwards = subtract(reach, thickness)
+  const inwards = subtract(subtract(reach, thickness), scale(button, 1 / 2))
   const at = offEnd(front, negate(inwards > zero ? inwards : zero))
   return {
     lines: [{ kind: 'elastic', from: back.at, to: offEnd(back, reach), label: 'loop' } as const],

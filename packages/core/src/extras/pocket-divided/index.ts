@@ -12,6 +12,7 @@ import type { Size } from '../place.js'
 import { anyPlace } from '../place-keys.js'
 import {
   onePly,
+  pocketEdges,
   planPocket,
   pocketOptions,
   pocketThickness,
@@ -116,8 +117,8 @@ function slotsOf({ options, unit }: ExtraBrief<DividedOptions>): readonly Slot[]
 }
 
 function makeDivided(job: ExtraJob<DividedOptions>, slots: readonly Slot[], { height }: Size) {
-  const { unit, grid } = job
-  const under = turnedUnder(unit)
+  const { grid } = job
+  const { sides, foot, mouth, role } = pocketEdges(job)
   const fronts: readonly Reason[] = slots.flatMap(({ label, front }, index) =>
     because(`slot ${index + 1}, ${label}`, front),
   )
@@ -130,17 +131,10 @@ function makeDivided(job: ExtraJob<DividedOptions>, slots: readonly Slot[], { he
     pieces: [
       {
         id: 'pocket-divided',
-        role: 'outer' as const,
+        role,
         count: 1,
-        width: sideRoundedUp([...fronts, ...twice('turned under', under)], grid),
-        height: sideRoundedUp(
-          [
-            ...because('finished height', height),
-            ...because('turned under at the foot', under),
-            ...twice('hem at the mouth', under),
-          ],
-          grid,
-        ),
+        width: sideRoundedUp([...fronts, ...sides], grid),
+        height: sideRoundedUp([...because('finished height', height), ...foot, ...mouth], grid),
       },
       ...cardPieces(job),
     ],

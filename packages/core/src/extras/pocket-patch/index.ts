@@ -1,16 +1,15 @@
 import { z } from 'zod'
-import { customary } from '../../length/unit.js'
-import { because, twice } from '../../piece/reason.js'
+import { because } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { refusesGlued } from '../closure.js'
 import { defineExtra } from '../contract.js'
 import { anyPlace } from '../place-keys.js'
 import {
   onePly,
+  pocketEdges,
   planPocket,
   pocketOptions,
   pocketThickness,
-  turnedUnder,
   type PocketOptions,
 } from '../pocket.js'
 
@@ -29,23 +28,16 @@ export const pocketPatch = defineExtra<PocketOptions>({
   thickness: brief => pocketThickness(brief, onePly),
   plan: job =>
     planPocket(job, 'Patch pocket', ({ width, height }) => {
-      const under = turnedUnder(job.unit)
+      const edges = pocketEdges(job)
       return {
         pieces: [
           {
             id: 'pocket-patch',
-            role: 'outer',
+            role: edges.role,
             count: 1,
-            width: sideRoundedUp(
-              [...because('finished width', width), ...twice('turned under', under)],
-              job.grid,
-            ),
+            width: sideRoundedUp([...because('finished width', width), ...edges.sides], job.grid),
             height: sideRoundedUp(
-              [
-                ...because('finished height', height),
-                ...because('turned under at the foot', under),
-                ...twice('hem at the mouth', customary(1 / 4, job.unit)),
-              ],
+              [...because('finished height', height), ...edges.foot, ...edges.mouth],
               job.grid,
             ),
           },

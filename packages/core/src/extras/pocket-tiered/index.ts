@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { countOption } from '../../families/option-fields.js'
+import { countOption, yesNoOption } from '../../families/option-fields.js'
 import type { StripLine } from '../../families/strip.js'
 import { findingWhen } from '../../finding/finding.js'
 import { add, scale, subtract, zero, type Length } from '../../length/length.js'
@@ -13,15 +13,16 @@ import type { Size } from '../place.js'
 import { anyPlace } from '../place-keys.js'
 import {
   onePly,
+  pocketEdges,
   planPocket,
   pocketOptions,
   pocketThickness,
-  turnedUnder,
   type PocketOptions,
 } from '../pocket.js'
 
 interface TieredOptions extends PocketOptions {
   readonly tiers?: number | undefined
+  readonly single?: boolean | undefined
 }
 
 const fewest = 2
@@ -44,29 +45,39 @@ export const pocketTiered = defineExtra<TieredOptions>({
         { min: fewest, max: 4 },
         { label: 'Tiers', help: 'They step up by at least {1 in}.' },
       ),
+      single: yesNoOption({
+        label: 'Single layers',
+        help: 'Each tier one layer with a hem at its mouth, instead of folded double.',
+      }),
       ...pocketOptions(unit),
     }),
   thickness: brief =>
-    pocketThickness(brief, stack => scale(onePly(stack), 2 * (brief.options.tiers ?? fewest))),
+    pocketThickness(brief, stack =>
+      scale(onePly(stack), (brief.options.single ? 1 : 2) * (brief.options.tiers ?? fewest)),
+    ),
   plan: job => planPocket(job, 'Tiered pockets', size => makeTiers(job, size)),
 })
 
 /** The back tier is as high as the pocket; each before it is lower by the same step. */
-function makeTiers({ options, unit, grid, about }: ExtraJob<TieredOptions>, { width, height }: Size) {
+function makeTiers(job: ExtraJob<TieredOptions>, { width, height }: Size) {
+  const { options, unit, grid, about } = job
   const tiers = options.tiers ?? fewest
   const step = scale(height, 1 / (tiers + 1))
   const least = customary(1, unit)
-  const under = turnedUnder(unit)
+  const { sides, foot, mouth, role } = pocketEdges(job)
+  const single = options.single === true || options.card === true
   const names = [...parts.slice(0, tiers - 1), 'back'] as const
   const highs = names.map((_, index) => subtract(height, scale(step, tiers - 1 - index)))
   return {
     pieces: names.map((part, index): Piece => ({
       id: `pocket-tiered-${part}`,
-      role: 'outer',
+      role,
       count: 1,
-      width: sideRoundedUp([...because('finished width', width), ...twice('turned under', under)], grid),
+      width: sideRoundedUp([...because('finished width', width), ...sides], grid),
       height: sideRoundedUp(
-        [...twice('height, folded double', highs[index] ?? zero), ...twice('seam at the foot', under)],
+        single
+          ? [...because('height of the tier', highs[index] ?? zero), ...foot, ...mouth]
+          : [...twice('height, folded double', highs[index] ?? zero), ...foot, ...foot],
         grid,
       ),
     })),

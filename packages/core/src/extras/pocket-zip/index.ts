@@ -11,6 +11,7 @@ import type { Size } from '../place.js'
 import { anyPlace } from '../place-keys.js'
 import {
   facedPly,
+  pocketEdges,
   planPocket,
   pocketOptions,
   pocketThickness,
@@ -31,13 +32,15 @@ export const pocketZip = defineExtra<PocketOptions>({
   plan: job => planPocket(job, 'Zip pocket', size => makeZip(job, size)),
 })
 
-function makeZip({ unit, grid }: ExtraJob<PocketOptions>, { width, height }: Size) {
+function makeZip(job: ExtraJob<PocketOptions>, { width, height }: Size) {
+  const { unit, grid } = job
+  const { sides } = pocketEdges(job, 'seam')
   const seam = twice('seam', turnedUnder(unit))
   const part = (name: 'low' | 'high', share: number): Piece => ({
     id: `pocket-zip-${name}`,
     role: 'outer',
     count: 2,
-    width: sideRoundedUp([...because('finished width', width), ...seam], grid),
+    width: sideRoundedUp([...because('finished width', width), ...sides], grid),
     height: sideRoundedUp([...because(`${name} part of the height`, scale(height, share)), ...seam], grid),
   })
   const y = scale(height, 1 / 3)

@@ -2,15 +2,17 @@ import { z } from 'zod'
 import { lengthOption } from '../../families/option-fields.js'
 import { mm, scale, subtract, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { because, twice } from '../../piece/reason.js'
+import { because, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { alongEnds, alongEdge, closedThickness, closureEnds, offEnd, refusesClosure } from '../closure.js'
-import { defineExtra, extraPlan } from '../contract.js'
+import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
 
 interface StrapOptions extends Place {
   readonly width?: Length | undefined
+  readonly length?: Length | undefined
+  readonly hookWidth?: Length | undefined
 }
 
 /** A pointed strap from back to front with hook-and-loop, soft side on the strap. Source: docs/craft.md, Closures. */
@@ -31,19 +33,29 @@ export const strap = defineExtra<StrapOptions>({
         { min: mm(15), max: mm(150) },
         { label: 'Strap width', help: 'Finished. {2 in} unless set.' },
       ),
+      length: lengthOption(
+        unit,
+        { min: mm(40), max: mm(900) },
+        {
+          label: 'Strap length',
+          help: 'As cut. {2 in} on the back, the thickness, {4 in} on the front unless set.',
+        },
+      ),
+      hookWidth: lengthOption(
+        unit,
+        { min: mm(5), max: mm(150) },
+        {
+          label: 'Hook-and-loop is wide',
+          help: 'As many side by side as the strap takes. As wide as the strap unless set.',
+        },
+      ),
       ...placeOptions(unit),
     }),
   plan: job => {
-    const { unit, grid, object, options } = job
+    const { unit, grid, options, reckoning } = job
     const width = options.width ?? customary(2, unit)
-    const length = sideRoundedUp(
-      [
-        ...because('sewn to the back', customary(2, unit)),
-        ...because('over the thickness', closedThickness(object)),
-        ...because('onto the front', customary(4, unit)),
-      ],
-      grid,
-    )
+    const hookWidth = options.hookWidth ?? width
+    const length = sideRoundedUp(lengthReasons(job), grid)
     const [back] = closureEnds(job, options)
     const base = offEnd(back, scale(customary(2, unit), -1))
     const half = scale(width, 1 / 2)
@@ -63,7 +75,10 @@ export const strap = defineExtra<StrapOptions>({
           count: 1,
           width: length,
           height: sideRoundedUp(
-            [...twice('finished width', width), ...because('seam', customary(1 / 4, unit))],
+            [
+              ...twice('finished width', width),
+              ...(reckoning === 'first' ? because('seam', customary(1 / 4, unit)) : []),
+            ],
             grid,
           ),
           measureFirst: true,
@@ -73,7 +88,8 @@ export const strap = defineExtra<StrapOptions>({
         {
           id: 'hook-and-loop',
           kind: 'hook-and-loop',
-          count: 1,
+          count: Math.max(1, Math.floor(width / hookWidth)),
+          width: hookWidth,
           length: sideRoundedUp(because('as usual', customary(2, unit)), grid),
           measureFirst: true,
         },
@@ -83,3 +99,13 @@ export const strap = defineExtra<StrapOptions>({
     })
   },
 })
+
+/** 2 in sewn on, the thickness, 4 in onto the front; or as set. */
+function lengthReasons({ object, unit, options }: ExtraJob<StrapOptions>): readonly Reason[] {
+  if (options.length !== undefined) return because('length as set', options.length)
+  return [
+    ...because('sewn to the back', customary(2, unit)),
+    ...because('over the thickness', closedThickness(object)),
+    ...because('onto the front', customary(4, unit)),
+  ]
+}

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { clothOf } from '../../families/flap-plies.js'
 import { lengthOption } from '../../families/option-fields.js'
 import type { StripShape } from '../../families/strip.js'
 import { findingWhen } from '../../finding/finding.js'
@@ -49,7 +50,7 @@ export const tabSnap = defineExtra<TabSnapOptions>({
       ...placeOptions(unit),
     }),
   plan: job => {
-    const { unit, grid, seam, stack, object, options, about } = job
+    const { unit, grid, seam, object, options, about } = job
     const width = options.width ?? customary(3 / 2, unit)
     const reasons = lengthReasons(job)
     const length = totalOf(reasons)
@@ -83,7 +84,8 @@ export const tabSnap = defineExtra<TabSnapOptions>({
         has: length,
         needs,
       }),
-      caught: scale(outerOf(stack).thickness, 2),
+      tabWidth: width,
+      caught: scale((clothOf(job, 'tab-snap', 'outer') ?? outerOf(job.stack)).thickness, 2),
     })
   },
 })

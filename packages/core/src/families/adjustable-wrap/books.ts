@@ -1,27 +1,23 @@
 import { neededOverBook, neededRoundBook } from '../../fit/needed.js'
-import { add, longest, subtract, zero, type Length } from '../../length/length.js'
+import { add, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { deriveBoard, deriveInnerWidth, deriveWrap } from '../../object/derive.js'
 import { largestReading, type CoveredObject } from '../../object/reading.js'
-import { because, becauseTried, totalOf, type Reason } from '../../piece/reason.js'
-import { defaultBookEase } from '../book.js'
+import { because, totalOf, type Reason } from '../../piece/reason.js'
+import { defaultBookEase, slopeOfPadding } from '../book.js'
 import type { Job, Served, ServedReason } from '../contract.js'
-import { easesOf } from '../sized.js'
+import { easesOf, settleNeed } from '../sized.js'
 import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
 
 type AnyJob = Job<AdjustableWrapOptions>
 
 /** What of the cover goes round one book: Gₑ + B + π·s + ease. Source: docs/craft.md, Adjustable wrap. */
-export function bodyOf(
-  { sizing, inside, told }: AnyJob,
-  bulk: Length,
-  object: CoveredObject,
-): readonly Reason[] {
+export function bodyOf(job: AnyJob, bulk: Length, object: CoveredObject): readonly Reason[] {
+  const around = neededRoundBook(deriveWrap(object) ?? [], deriveBoard(object), bulk)
   return [
-    ...neededRoundBook(deriveWrap(object) ?? [], deriveBoard(object), bulk),
-    ...becauseTried(told.width),
-    ...because('pockets inside', inside),
-    ...because('ease', easesOf(sizing, defaultBookEase()).width),
+    ...settleNeed(job, 'width', around),
+    ...because('pockets inside', job.inside),
+    ...because('ease', easesOf(job, defaultBookEase()).width),
   ]
 }
 
@@ -49,13 +45,10 @@ export function strapPlace({ unit, seam }: AnyJob, { taperAlong }: ResolvedOptio
   }
 }
 
-/** The greatest free end that fits in the largest book’s board and keeps the strap off the fold. */
-export function greatestFreeEnd(job: AnyJob, options: ResolvedOptions, largest: CoveredObject): Length {
-  const room = roomInBoard(job, largest)
+/** The free ends that keep the strap off the fold at the fore-edge: up to `near`, and from `far` on. */
+export function strapLimits(job: AnyJob, options: ResolvedOptions) {
   const { from, width } = strapPlace(job, options)
-  if (room >= add(from, width)) return room
-  const short = subtract(from, customary(1 / 4, job.unit))
-  return room < short ? room : longest(zero, short)
+  return { near: subtract(from, customary(1 / 4, job.unit)), far: add(from, width) }
 }
 
 export interface ServedBook extends Served {
@@ -104,9 +97,7 @@ function limitsOf(
   const room = roomInBoard(job, object)
   const lower = subtract(tallest, heightOf(object))
   const held = customary(1 / 2, unit)
-  const { from, width } = strapPlace(job, options)
-  const short = subtract(from, customary(1 / 4, unit))
-  const long = add(from, width)
+  const { near: short, far: long } = strapLimits(job, options)
   const onFold = free > add(short, grid) && free < subtract(long, grid)
   return [
     {
@@ -122,7 +113,7 @@ function limitsOf(
       found: options.fixedFlap,
       limit: room,
     },
-    { broken: lower > add(held, grid), reason: 'too-low', found: lower, limit: held },
+    { broken: lower > add(held, grid), reason: 'too-short', found: lower, limit: held },
     {
       broken: onFold,
       reason: 'strap-on-fold',
@@ -132,8 +123,10 @@ function limitsOf(
   ]
 }
 
-export function neededOverTall(object: CoveredObject, bulk: Length): readonly Reason[] {
-  return neededOverBook(heightOf(object), deriveBoard(object), bulk, bulk)
+/** What it needs over a book: its flaps are folds of the padded strip, and stand off like the body. */
+export function neededOverTall(job: AnyJob, object: CoveredObject, bulk: Length): readonly Reason[] {
+  const over = { bulk, flapBulk: bulk, slope: slopeOfPadding(job, job.seam) }
+  return settleNeed(job, 'height', neededOverBook(heightOf(object), deriveBoard(object), over))
 }
 
 export function heightOf(object: CoveredObject): Length {

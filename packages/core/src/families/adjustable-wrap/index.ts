@@ -1,12 +1,14 @@
 import { findingWhen, type Finding } from '../../finding/finding.js'
 import { checkFit } from '../../fit/fit.js'
 import { customary } from '../../length/unit.js'
+import { wallOf } from '../../material/layer.js'
 import { wrappedBookReadings } from '../../object/required.js'
-import { bookSection, defaultBookEase } from '../book.js'
+import { bookSection, checkWidthKnown, defaultBookEase } from '../book.js'
 import { defineFamily, type Job } from '../contract.js'
 import { piled, type Joining } from '../joining.js'
 import { plyOf } from '../section.js'
-import { caughtIn, flapPlies, seamBulk } from '../seam.js'
+import { doubledThickness } from '../flap-plies.js'
+import { caughtIn, seamBulk } from '../seam.js'
 import { serveBooks, type ServedBook } from './books.js'
 import { options, resolveOptions, type AdjustableWrapOptions, type ResolvedOptions } from './options.js'
 import { cutPieces } from './pieces.js'
@@ -25,7 +27,8 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
   requiredReadings: wrappedBookReadings,
   boardCounts: true,
   severalObjects: true,
-  ruleMeasures: [],
+  variedOptions: ['freeFlap'],
+  ruleMeasures: ['wrap'],
   defaultSeam: unit => customary(1 / 4, unit),
   defaultEase: defaultBookEase,
   defaultInset: (role, unit) => (role === 'interfacing' ? customary(1 / 4, unit) : undefined),
@@ -51,12 +54,19 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
       notions: [],
       standOff: { body: body.bulk, flap: body.bulk },
       fits: [body.fitHeight],
-      findings: [...checkFit(body.fitHeight), ...checkServed(job, resolved, body, served)],
-      seams: [seamBulk('seam at the strap', caughtIn(stack, seam), flapPlies(stack, 'folded'))],
+      findings: [
+        ...checkFit(body.fitHeight),
+        ...checkServed(job, resolved, body, served),
+        ...job.objects.flatMap(checkWidthKnown),
+      ],
+      seams: [seamBulk('seam at the strap', caughtIn(stack, seam), doubledThickness(job))],
       clearances: keepRooms(job, body, resolved),
       serves: served.map(({ book, free, reason }) => ({ book, free, ...(reason && { reason }) })),
       strip: layStrip(job, body, pieces, resolved),
-      section: bookSection(body.largest, stack, { depth: resolved.fixedFlap, plies: stack.map(plyOf) }),
+      section: bookSection(body.largest, stack, {
+        depth: resolved.fixedFlap,
+        plies: wallOf(stack).map(plyOf),
+      }),
       joinings: joinings(job),
     }
   },

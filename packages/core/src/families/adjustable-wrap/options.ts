@@ -37,7 +37,7 @@ export const options = (unit: Unit) =>
       { min: mm(10), max: mm(600) },
       {
         label: 'Free end',
-        help: 'What folds inside on the largest book. As much as its board takes unless set.',
+        help: 'What folds inside on the largest book. Unless set, what serves the most of the books; for one alone, midway between the grip and the strap.',
       },
     ),
     taperAlong: lengthOption(

@@ -3,7 +3,7 @@ import type { Piece } from '../../piece/piece.js'
 import { insetPieces, outerAndLining } from '../../piece/plies.js'
 import { because } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
-import type { Job } from '../contract.js'
+import { cutSince, type Job } from '../contract.js'
 import type { AdjustableWrapOptions } from './options.js'
 import type { Body } from './size.js'
 
@@ -13,7 +13,7 @@ export function cutPieces(job: Job<AdjustableWrapOptions>, { width, height }: Bo
   const panel = { width, height, count: 1 }
   return [
     ...outerAndLining(job, panel),
-    ...insetPieces(job, panel, ['interfacing']),
+    ...insetPieces(job, panel, ['interfacing', ...cutSince(job, 'padding')]),
     {
       id: 'strap',
       role: 'outer',

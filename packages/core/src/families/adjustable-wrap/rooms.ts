@@ -47,7 +47,7 @@ function worksFrom(job: AnyJob, options: ResolvedOptions, board: Length): Cleara
 
 /** It goes in, and is not more than ½ in and a step lower than what the tallest leaves. */
 function height(job: AnyJob, { bulk, fitHeight }: Body, thing: number): Clearance {
-  const needed = neededOverTall(job.objects[thing] ?? job.object, bulk)
+  const needed = neededOverTall(job, job.objects[thing] ?? job.object, bulk)
   const most = add(fitHeight.ease, customary(1 / 2, job.unit), job.grid)
   return {
     name: 'height',

@@ -1,9 +1,9 @@
 import type { Repair } from '../../finding/repair.js'
-import { roundDownToGrid, roundUpToGrid } from '../../length/grid.js'
-import { absolute, add, mm, shortest, subtract, type Length } from '../../length/length.js'
-import { totalOf } from '../../piece/reason.js'
+import { roundDownToGrid } from '../../length/grid.js'
+import { mm, shortest, subtract, type Length } from '../../length/length.js'
 import type { Job } from '../contract.js'
-import { bodyOf, roomInBoard, serveBooks } from './books.js'
+import { roomInBoard, serveBooks } from './books.js'
+import { weighFreeEnds } from './free-end.js'
 import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
 import type { Body } from './size.js'
 
@@ -22,26 +22,11 @@ export function serveMore(job: AnyJob, options: ResolvedOptions, body: Body): Re
   return { kind: 'set-option', option: 'fixedFlap', name: 'fixed flap', length: fixed }
 }
 
-/** Of the free ends on the grid, from the grip to what the largest book takes, the nearest that serves the most. */
+/** The best free end on the grid, where it serves more than the present one does. */
 function betterFreeEnd(job: AnyJob, options: ResolvedOptions, body: Body): Length | undefined {
-  const { grid } = job
-  const around = totalOf(bodyOf(job, body.bulk, body.largest))
-  const before = subtract(body.finishedWidth, add(options.fixedFlap, around))
+  const { bulk, largest } = body
   const allowances = subtract(body.width.cut, body.finishedWidth)
-  const servedWith = (free: Length) => {
-    const cut = roundUpToGrid(add(options.fixedFlap, around, free, allowances), grid)
-    const finished = { width: subtract(cut, allowances), bulk: body.bulk }
-    return serveBooks(job, options, finished).filter(({ reason }) => reason === undefined).length
-  }
-  const now = serveBooks(job, options, { width: body.finishedWidth, bulk: body.bulk })
-  let best = { free: undefined as Length | undefined, served: now.filter(({ reason }) => !reason).length }
-  const last = roomInBoard(job, body.largest)
-  for (let free = roundUpToGrid(options.grip, grid); free <= last; free = add(free, grid)) {
-    const served = servedWith(free)
-    const isNearer =
-      best.free === undefined || absolute(subtract(free, before)) < absolute(subtract(best.free, before))
-    if (served > best.served || (served === best.served && best.free !== undefined && isNearer))
-      best = { free, served }
-  }
-  return best.free
+  const now = serveBooks(job, options, { width: body.finishedWidth, bulk })
+  const [best] = weighFreeEnds(job, options, { bulk, largest, allowances })
+  return best && best.served > now.filter(({ reason }) => !reason).length ? best.free : undefined
 }

@@ -1,14 +1,15 @@
 import { finishedFromCut, judgeFit, type Fit } from '../../fit/fit.js'
 import { slipOnBands } from '../../fit/verdict.js'
-import type { Length } from '../../length/length.js'
+import { zero, type Length } from '../../length/length.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import type { CoveredObject } from '../../object/reading.js'
-import { because, becauseTried } from '../../piece/reason.js'
-import { sideRoundedUp, type Side } from '../../piece/side.js'
-import { defaultBookEase } from '../book.js'
+import { because, totalOf } from '../../piece/reason.js'
+import type { Side } from '../../piece/side.js'
+import { bookMeasures, defaultBookEase } from '../book.js'
 import type { Job } from '../contract.js'
-import { easesOf, sewnEdges } from '../sized.js'
-import { bodyOf, greatestFreeEnd, largestBook, neededOverTall, tallestBook } from './books.js'
+import { byRule, easesOf, outerSides, sewnEdges } from '../sized.js'
+import { bodyOf, largestBook, neededOverTall, tallestBook } from './books.js'
+import { usualFreeEnd } from './free-end.js'
 import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
 
 export interface Body {
@@ -23,25 +24,28 @@ export interface Body {
 
 /** Fixed flap, the largest book, free end; as high as the tallest needs. Source: docs/craft.md, Adjustable wrap. */
 export function sizeBody(job: Job<AdjustableWrapOptions>, options: ResolvedOptions): Body {
-  const { stack, seam, grid, sizing, told } = job
+  const { stack, seam, sizing } = job
   const bulk = standOff(stack)
   const turnedEdge = turnedEdgeLoss(stack, seam)
   const largest = largestBook(job, bulk)
   const tallest = tallestBook(job)
-  const allowances = sewnEdges(seam, turnedEdge)
-  const free = job.options.freeFlap ?? greatestFreeEnd(job, options, largest)
-  const width = sideRoundedUp(
-    [
-      ...because('fixed flap', options.fixedFlap),
-      ...bodyOf(job, bulk, largest),
-      ...because('free end', free),
-      ...allowances,
-    ],
-    grid,
-  )
-  const needed = [...neededOverTall(tallest, bulk), ...becauseTried(told.height)]
-  const ease = easesOf(sizing, defaultBookEase()).height
-  const height = sideRoundedUp([...needed, ...because('ease', ease), ...allowances], grid)
+  const edges = sewnEdges(seam, turnedEdge)
+  const around = { bulk, largest, allowances: totalOf(edges) }
+  const free = sizing.mode === 'cut' ? zero : (job.options.freeFlap ?? usualFreeEnd(job, options, around))
+  const strip = [
+    ...because('fixed flap', options.fixedFlap),
+    ...bodyOf(job, bulk, largest),
+    ...because('free end', free),
+    ...edges,
+  ]
+  const needed = neededOverTall(job, tallest, bulk)
+  const { width, height } = outerSides(job, {
+    computed: {
+      width: strip,
+      height: [...needed, ...because('ease', easesOf(job, defaultBookEase()).height), ...edges],
+    },
+    ruled: rule => ({ width: strip, height: byRule(bookMeasures(tallest, 'wrap'), rule).height }),
+  })
   const finished = finishedFromCut(height.cut, seam, turnedEdge)
   return {
     bulk,

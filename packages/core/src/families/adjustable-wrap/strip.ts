@@ -27,7 +27,7 @@ export function layStrip(
   const total = totalWidth(panels)
   const edge = add(job.seam, turnedEdge)
   const strap = strapPlace(job, options)
-  const inner = pieces.filter(({ id }) => id === 'interfacing')
+  const inner = pieces.filter(({ role, trimTo }) => (role === 'interfacing' || role === 'padding') && !trimTo)
   const corner = (y: typeof high, down: 1 | -1) =>
     ({
       at: [total, y],

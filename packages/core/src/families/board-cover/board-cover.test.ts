@@ -87,8 +87,10 @@ describe('a board cover', () => {
   })
 
   it('wraps the cloth round the edges', () => {
-    // 324 + 6.28185 + 36 + 2·(2 + 25) = 420.2819; 222 + 54 = 276
-    expect(exactOf(plan, 'outer')).to.deep.equal([420.2819, 276])
+    // from the boards’ outer edges: 324 + 6.28185 + 36 + 2·25 = 416.2819; 222 + 50 = 272
+    expect(exactOf(plan, 'outer')).to.deep.equal([416.2819, 272])
+    // head and tail of their own: 222 + 2·19
+    expect(exactOf(planned({ turnInHeadTail: '19 mm' }), 'outer')).to.deep.equal([416.2819, 260])
     const padded = planFrom(
       file({
         layers: [
@@ -98,7 +100,7 @@ describe('a board cover', () => {
       }),
     )
     // batting pressed 2·(1 − 0.25) = 1.5, at both edges
-    expect(exactOf(padded, 'outer')[1]).to.equal(279)
+    expect(exactOf(padded, 'outer')[1]).to.equal(275)
   })
 
   it('keeps the linings inside the edges', () => {
@@ -145,17 +147,30 @@ describe('a board cover', () => {
   it('tells a tight turn-in from one that does not hold', () => {
     const turnCodes = (turnIn: string) =>
       codesOf(planned({ turnIn })).filter(code => code.startsWith('turn-in'))
-    expect(turnCodes('5 mm')).to.deep.equal(['turn-in-too-small'])
-    expect(turnCodes('6 mm')).to.deep.equal(['turn-in-tight'])
-    expect(turnCodes('10 mm')).to.deep.equal(['turn-in-tight'])
-    expect(turnCodes('12 mm')).to.deep.equal([])
+    // boards 2 thick: less than 2 behind the edge does not hold; under 10 it is tight. Width: 366.2819 + 2·3 = 372.28 → 373
+    // comes out at 3.36, height at 3
+    expect(turnCodes('3 mm')).to.deep.equal(['turn-in-too-small'])
+    expect(turnCodes('4 mm')).to.deep.equal(['turn-in-tight'])
+    expect(turnCodes('9 mm')).to.deep.equal(['turn-in-tight'])
+    expect(turnCodes('10 mm')).to.deep.equal([])
+  })
+
+  it('takes a panel that is cut already, and says what turn-ins it leaves', () => {
+    const cut = (width: string, height: string) => planFrom(file({ sizing: { mode: 'cut', width, height } }))
+    expect(exactOf(cut('400 mm', '250 mm'), 'outer')).to.deep.equal([400, 250])
+    // (380 − 366.2819)/2 = 6.86 and (250 − 222)/2 = 14
+    expect(codesOf(cut('380 mm', '250 mm'))).to.include('turn-in-tight')
+    // too small for its boards: (360 − 366.2819)/2 = −3.14
+    const { data, about } = findingOf(cut('360 mm', '250 mm'), 'turn-in-too-small')
+    expect(about).to.equal('sizing')
+    expect('turnIn' in data && toJsonMm(data.turnIn)).to.equal(-3.1409)
   })
 })
 
 describe('the inserts of a board cover', () => {
-  it('punch a hole a band, one at the middle of the spine, rows ¼ in from the ends', () => {
+  it('make runs of an even number, one column of holes more than half of them, ¼ in from the ends', () => {
     const { holes } = planned({ inserts: 3 }).strip
-    // spine from 165.1409 to 201.1409, middle 183.1409; 12 mm apart as there is room for it
+    // 3 make 4 runs: 3 columns. Spine from 165.1409 to 201.1409, middle 183.1409; 12 mm apart as there is room for it
     const places = holes.map(({ at: [x, y] }) => `${toJsonMm(x)} ${toJsonMm(y)}`)
     expect(places).to.deep.equal([
       '171.1409 6',
@@ -166,20 +181,33 @@ describe('the inserts of a board cover', () => {
       '195.1409 216',
     ])
     expect(planned({ inserts: 4 }).strip.holes).to.have.length(6)
+    // 2 runs go through two columns, the middle of the spine between them
+    expect(planned({ inserts: 1 }).strip.holes.map(({ at: [x] }) => toJsonMm(x))).to.deep.equal([
+      177.1409, 177.1409, 189.1409, 189.1409,
+    ])
+    // inner columns take two runs, hops lie outside
+    const elastic = planned({ inserts: 4 }).strip.lines.filter(({ kind }) => kind === 'elastic')
+    expect(elastic.filter(({ face }) => face === 'outside')).to.have.length(4)
   })
 
   it('stand closer where the spine is narrow', () => {
     const { holes } = planned({ inserts: 7 }).strip
-    // (18 − 6)/3 = 4 apart
+    // 8 runs, 5 columns: (36 − 12)/4 = 6 apart
     const xs = holes.filter((_, index) => index % 2 === 0).map(({ at: [x] }) => x)
-    expect(toJsonMm(((xs[1] ?? 0) - (xs[0] ?? 0)) as never)).to.equal(4)
+    expect(toJsonMm(((xs[1] ?? 0) - (xs[0] ?? 0)) as never)).to.equal(6)
   })
 
-  it('reckon the cord: runs, hops, 5 % to stretch, and what is knotted', () => {
-    // 0.95·(3·(222 − 12) + 2·12) + 2·76 = 0.95·654 + 152 = 773.3 → 774
-    expect(notionOf(planned({ inserts: 3 }), 'cord')).to.deep.equal({ count: 1, mm: 774, exact: 773.3 })
-    // four bands share the middle hole: 0.95·(4·210 + 2·12) + 152 = 972.8
-    expect(notionOf(planned({ inserts: 4 }), 'cord').exact).to.equal(972.8)
+  it('reckon the cord: runs, hops, a tenth to stretch, and what is knotted', () => {
+    // 0.90·(4·(222 − 12) + 4·12) + 2·50 = 0.9·888 + 100 = 899.2 → 900
+    expect(notionOf(planned({ inserts: 3 }), 'cord')).to.deep.equal({ count: 1, mm: 900, exact: 899.2 })
+    expect(notionOf(planned({ inserts: 4 }), 'cord').exact).to.equal(899.2)
+    // 2 runs: 0.9·(2·210 + 2·12) + 100
+    expect(notionOf(planned({ inserts: 2 }), 'cord').exact).to.equal(499.6)
+  })
+
+  it('take larger holes for thicker cord: ⅛ in for 1 mm, 3/16 for 2', () => {
+    const holeOf = (cord: string) => planned({ cord }).strip.holes[0]?.diameter
+    expect([holeOf('1 mm'), holeOf('2 mm')]).to.deep.equal([3 * 320, 5 * 320])
   })
 
   it('are sewn in rows a signature and 1/16 in apart', () => {

@@ -2,20 +2,19 @@ import { findingWhen, type Finding } from '../../finding/finding.js'
 import type { Repair } from '../../finding/repair.js'
 import { roundUpToGrid } from '../../length/grid.js'
 import { add, mm, scale, subtract, type Length } from '../../length/length.js'
-import { customary } from '../../length/unit.js'
 import type { Job } from '../contract.js'
+import type { BothWays } from '../sized.js'
+import { checkTurnIn } from '../turn-in.js'
 import { spineFor, type BoardCase } from './case.js'
-import type { BoardCoverOptions, ResolvedOptions } from './options.js'
+import type { BoardCoverOptions } from './options.js'
 
 /** What can go wrong with the case as planned. Source: docs/craft.md, Board cover. */
 export function checkBoardCover(
-  { unit, grid }: Job<BoardCoverOptions>,
+  { unit, grid, sizing }: Job<BoardCoverOptions>,
   made: BoardCase,
-  { turnIn }: ResolvedOptions,
+  turnIns: BothWays<Length>,
 ): readonly Finding[] {
   const spine = roundUpToGrid(spineFor(made), grid)
-  const comfortable = customary(1 / 2, unit)
-  const least = customary(1 / 4, unit)
   return [
     ...findingWhen(
       made.contents > made.inside,
@@ -25,20 +24,14 @@ export function checkBoardCover(
       set('spineWidth', 'spine board', spine),
     ),
     ...checkGap(made, grid),
-    ...findingWhen(
-      turnIn < least,
-      'turn-in-too-small',
-      'option:turnIn',
-      { turnIn, least },
-      set('turnIn', 'turn-in', least),
-    ),
-    ...findingWhen(
-      turnIn >= least && turnIn < comfortable,
-      'turn-in-tight',
-      'option:turnIn',
-      { turnIn, comfortable },
-      set('turnIn', 'turn-in', comfortable),
-    ),
+    ...checkTurnIn({
+      comesOut: turnIns,
+      board: made.thickness,
+      unit,
+      ...(sizing.mode === 'computed' && {
+        option: turnIns.height < turnIns.width ? 'turnInHeadTail' : 'turnIn',
+      }),
+    }),
   ]
 }
 

@@ -9,7 +9,7 @@ import { checkBoardCover } from './checks.js'
 import { layInserts } from './inserts.js'
 import { joinings } from './joinings.js'
 import { options, resolveOptions, type BoardCoverOptions } from './options.js'
-import { cutPieces } from './pieces.js'
+import { cutPieces, turnInsOf } from './pieces.js'
 import { layStrip } from './strip.js'
 import { suits, words } from './words.js'
 
@@ -36,6 +36,7 @@ export const boardCover = defineFamily<BoardCoverOptions>({
     const resolved = resolveOptions(job)
     const made = sizeCase(job, resolved)
     const pieces = cutPieces(job, made, resolved)
+    const turnIns = turnInsOf(job, made, resolved)
     const pattern = layInserts(job, made, resolved, add(made.boardWidth.cut, made.gap))
     return {
       pieces,
@@ -43,9 +44,9 @@ export const boardCover = defineFamily<BoardCoverOptions>({
       standOff: { body: standOff(stack) },
       fits: [],
       ...(made.contents > zero && { contents: fitContents(job, made) }),
-      findings: checkBoardCover(job, made, resolved),
+      findings: checkBoardCover(job, made, turnIns),
       seams: [],
-      strip: layStrip(job, made, pieces, { options: resolved, pattern }),
+      strip: layStrip(job, made, pieces, { options: resolved, pattern, turnIns }),
       section: {
         title: 'The closed case seen from the tail',
         width: largestReading(object, 'pageWidth') ?? zero,

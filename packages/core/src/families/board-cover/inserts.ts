@@ -1,10 +1,11 @@
-import { add, scale, shortest, subtract, zero, type Length } from '../../length/length.js'
-import { customary } from '../../length/unit.js'
+import { add, longest, mm, scale, shortest, subtract, zero, type Length } from '../../length/length.js'
+import { customary, type Unit } from '../../length/unit.js'
 import type { Notion } from '../../piece/notion.js'
-import { because, less, times } from '../../piece/reason.js'
+import { because, less, times, totalOf, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import type { Job } from '../contract.js'
 import type { StripHole, StripLine } from '../strip.js'
+import { layStations } from '../stations.js'
 import type { BoardCase } from './case.js'
 import type { BoardCoverOptions, ResolvedOptions } from './options.js'
 
@@ -25,65 +26,108 @@ export function layInserts(
   left: Length,
 ): InsertPattern {
   return options.binding === 'elastic'
-    ? layElastic(job, made, options.inserts, left)
+    ? layElastic(job, made, options, left)
     : laySignatures(job, made, options.inserts, left)
 }
 
+/** Cord is tied when it is this much shorter than its way: it stretches by the rest. */
+const stretched = 0.9
+
 /**
- * Bands as inserts: an odd number has a hole each, an even number shares the middle one. Holes stand ½ in apart, or
- * what leaves ¼ in to the spine’s edge. Cord = 0.95·(runs and hops) + 6 in to knot.
+ * One cord whose ends meet makes an even number of runs, the inserts rounded up; it goes through one column of holes
+ * more than half as many, ½ in apart or what leaves ¼ in to the spine’s edge. Inner columns take two runs, the hops
+ * between them lie outside. Cord = 0.90·(runs and hops) + 2 × 2 in to knot. Source: docs/craft.md, Board cover.
  */
-function layElastic({ unit, grid }: AnyJob, made: BoardCase, bands: number, left: Length): InsertPattern {
+function layElastic(
+  { unit, grid, reckoning }: AnyJob,
+  made: BoardCase,
+  { inserts, cord }: Pick<ResolvedOptions, 'inserts' | 'cord'>,
+  left: Length,
+): InsertPattern {
   const edge = customary(1 / 4, unit)
   const [width, high] = [made.spineWidth.cut, made.boardHeight.cut]
-  const beside = Math.floor((bands % 2 === 0 ? bands - 1 : bands) / 2)
-  const room = scale(subtract(scale(width, 1 / 2), edge), 1 / Math.max(1, beside))
-  const pitch = shortest(customary(1 / 2, unit), room > zero ? room : zero)
+  const runs = 2 * Math.ceil(inserts / 2)
+  const room = longest(zero, scale(subtract(width, scale(edge, 2)), 1 / (runs / 2)))
+  const pitch = shortest(customary(1 / 2, unit), room)
   const middle = add(left, scale(width, 1 / 2))
-  const columns = Array.from({ length: 2 * beside + 1 }, (_, index) =>
-    add(middle, scale(pitch, index - beside)),
+  const columns = Array.from({ length: runs / 2 + 1 }, (_, index) =>
+    add(middle, scale(pitch, index - runs / 4)),
   )
-  const diameter = customary(1 / 8, unit)
   const [top, bottom] = [edge, subtract(high, edge)]
-  const hops = 2 * beside
   const run = subtract(high, scale(edge, 2))
-  const stretched = [...times(bands, `${bands} runs`, run), ...times(hops, `${hops} hops`, pitch)]
-  const slack = scale(add(...stretched.map(({ length }) => length)), 0.05)
-  const length = sideRoundedUp(
-    [...stretched, ...less('5 % to stretch', slack), ...because('to knot', scale(customary(3, unit), 2))],
-    grid,
-  )
+  const way = [...times(runs, `${runs} runs`, run), ...times(runs, `${runs} hops`, pitch)]
+  const reasons =
+    reckoning === 'first'
+      ? cordAtFirst({ unit, inserts, run, width })
+      : [
+          ...way,
+          ...less('a tenth to stretch', scale(totalOf(way), 1 - stretched)),
+          ...because('to knot', scale(customary(2, unit), 2)),
+        ]
+  const length = sideRoundedUp(reasons, grid)
   return {
-    holes: columns.flatMap(x => [top, bottom].map(y => ({ at: [x, y] as const, diameter }))),
-    lines: [
-      ...columns.map((x): StripLine => ({
-        kind: 'elastic',
-        from: [x, top],
-        to: [x, bottom],
-        face: 'inside',
-      })),
-      ...columns.slice(1).map((x, index): StripLine => {
-        const y = index % 2 === 0 ? top : bottom
-        return { kind: 'elastic', from: [columns[index] ?? x, y], to: [x, y], face: 'outside' }
-      }),
-    ],
-    notions: [{ id: 'cord', kind: 'cord', count: 1, length, measureFirst: true }],
+    holes: holesAt(columns, [top, bottom], customary(cord < mm(1.5) ? 1 / 8 : 3 / 16, unit)),
+    lines: elasticLines(columns, top, bottom),
+    notions: [{ id: 'cord', kind: 'cord', count: 1, length, width: cord, measureFirst: true }],
   }
 }
 
-/** One row of five stations a signature, rows its thickness and 1/16 in apart, ends ¾ in from head and tail. */
+/** As it was reckoned first: a run an insert, an even number sharing the middle hole, 5 % to stretch and 6 in to knot. */
+function cordAtFirst({
+  unit,
+  inserts,
+  run,
+  width,
+}: {
+  readonly unit: Unit
+  readonly inserts: number
+  readonly run: Length
+  readonly width: Length
+}): readonly Reason[] {
+  const beside = Math.floor((inserts % 2 === 0 ? inserts - 1 : inserts) / 2)
+  const room = scale(subtract(scale(width, 1 / 2), customary(1 / 4, unit)), 1 / Math.max(1, beside))
+  const pitch = shortest(customary(1 / 2, unit), longest(zero, room))
+  const way = [...times(inserts, 'runs', run), ...times(2 * beside, 'hops', pitch)]
+  return [
+    ...way,
+    ...less('5 % to stretch', scale(totalOf(way), 0.05)),
+    ...because('to knot', scale(customary(3, unit), 2)),
+  ]
+}
+
+function holesAt(
+  columns: readonly Length[],
+  rows: readonly Length[],
+  diameter: Length,
+): readonly StripHole[] {
+  return columns.flatMap(x => rows.map(y => ({ at: [x, y] as const, diameter })))
+}
+
+/** A run inside at each column, and a hop outside at both ends from each to the next. */
+function elasticLines(columns: readonly Length[], top: Length, bottom: Length): readonly StripLine[] {
+  const hop = (x: Length, before: Length, y: Length): StripLine => ({
+    kind: 'elastic',
+    from: [before, y],
+    to: [x, y],
+    face: 'outside',
+  })
+  return [
+    ...columns.map((x): StripLine => ({ kind: 'elastic', from: [x, top], to: [x, bottom], face: 'inside' })),
+    ...columns.slice(1).flatMap((x, index) => {
+      const before = columns[index] ?? x
+      return [hop(x, before, top), hop(x, before, bottom)]
+    }),
+  ]
+}
+
+/** The stations of signatures on the spine board. */
 function laySignatures({ unit }: AnyJob, made: BoardCase, signatures: number, left: Length): InsertPattern {
-  const [width, high] = [made.spineWidth.cut, made.boardHeight.cut]
-  const apart = add(scale(made.contents, 1 / signatures), customary(1 / 16, unit))
-  const middle = add(left, scale(width, 1 / 2))
-  const end = customary(3 / 4, unit)
-  const stations = [0, 1, 2, 3, 4].map(step => add(end, scale(subtract(high, scale(end, 2)), step / 4)))
-  const rows = Array.from({ length: signatures }, (_, row) =>
-    add(middle, scale(apart, row - (signatures - 1) / 2)),
-  )
-  return {
-    holes: rows.flatMap(x => stations.map(y => ({ at: [x, y] as const, diameter: customary(1 / 16, unit) }))),
-    lines: rows.map((x): StripLine => ({ kind: 'stitch', from: [x, end], to: [x, subtract(high, end)] })),
-    notions: [],
-  }
+  const { holes, lines } = layStations({
+    unit,
+    signatures,
+    contents: made.contents,
+    middle: add(left, scale(made.spineWidth.cut, 1 / 2)),
+    high: made.boardHeight.cut,
+  })
+  return { holes, lines, notions: [] }
 }

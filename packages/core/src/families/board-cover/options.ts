@@ -5,6 +5,9 @@ import { layerOf } from '../../material/layer.js'
 import type { Job } from '../contract.js'
 import { choiceOption, countOption, lengthOption, namedLengthOption, yesNoOption } from '../option-fields.js'
 
+/** Inserts under an elastic cord; signatures sewn through the cover, or to the spine lining before it is glued. */
+export type Binding = 'elastic' | 'sewn' | 'sewn-hidden'
+
 export type GapRule = 'computed' | 'board' | 'eighth'
 
 export interface BoardCoverOptions {
@@ -15,11 +18,13 @@ export interface BoardCoverOptions {
   readonly spineWidth?: Length | undefined
   readonly gap?: GapRule | Length | undefined
   readonly turnIn?: Length | undefined
+  readonly turnInHeadTail?: Length | undefined
   readonly liningMargin?: Length | undefined
   readonly spineLiningOverlap?: Length | undefined
   readonly underlining?: boolean | undefined
   readonly inserts?: number | undefined
-  readonly binding?: 'elastic' | 'sewn' | undefined
+  readonly binding?: Binding | undefined
+  readonly cord?: Length | undefined
 }
 
 /** Every default filled in, but the spine's width: without one it follows from the contents. */
@@ -30,11 +35,13 @@ export interface ResolvedOptions {
   readonly sheets: number
   readonly gap: GapRule | Length
   readonly turnIn: Length
+  readonly turnInHeadTail: Length
   readonly liningMargin: Length
   readonly spineLiningOverlap: Length
   readonly underlining: boolean
   readonly inserts: number
-  readonly binding: 'elastic' | 'sewn'
+  readonly binding: Binding
+  readonly cord: Length
 }
 
 const wide = { min: zero, max: mm(100) }
@@ -78,7 +85,15 @@ export const options = (unit: Unit) =>
     turnIn: lengthOption(
       unit,
       { min: mm(2), max: mm(80) },
-      { label: 'Turn-in', help: 'What is glued round the edges. {1 in} unless set; {½ in} is comfortable.' },
+      {
+        label: 'Turn-in',
+        help: 'From the board’s outer edge, its thickness included. {1 in} unless set; {½ to 1 in}.',
+      },
+    ),
+    turnInHeadTail: lengthOption(
+      unit,
+      { min: mm(2), max: mm(80) },
+      { label: 'Turn-in at head and tail', help: 'Where it differs. As at the fore-edges unless set.' },
     ),
     liningMargin: lengthOption(unit, wide, {
       label: 'Lining short of the edge',
@@ -98,8 +113,20 @@ export const options = (unit: Unit) =>
       { label: 'Inserts', help: 'Booklets under the elastic, or signatures sewn in.' },
     ),
     binding: choiceOption(
-      { elastic: 'elastic cord', sewn: 'sewn in' },
-      { label: 'Inserts are held by', help: 'Elastic: booklets slip in and out. Sewn: signatures stay.' },
+      {
+        elastic: 'elastic cord',
+        sewn: 'sewn in, through the cover',
+        'sewn-hidden': 'sewn to the spine lining, hidden',
+      },
+      {
+        label: 'Inserts are held by',
+        help: 'Elastic: booklets slip in and out. Sewn: signatures stay. Hidden: only until the spine lining is glued.',
+      },
+    ),
+    cord: lengthOption(
+      unit,
+      { min: mm(1), max: mm(2) },
+      { label: 'Cord, thick', help: 'Holes of {⅛ in} for {1 mm} of cord, {3/16 in} for {2 mm}.' },
     ),
   })
 
@@ -111,10 +138,12 @@ export function resolveOptions({ unit, stack, options: stated }: Job<BoardCoverO
     sheets: stated.sheets ?? 2,
     gap: stated.gap ?? 'computed',
     turnIn: stated.turnIn ?? customary(1, unit),
+    turnInHeadTail: stated.turnInHeadTail ?? stated.turnIn ?? customary(1, unit),
     liningMargin: stated.liningMargin ?? customary(1 / 8, unit),
     spineLiningOverlap: stated.spineLiningOverlap ?? customary(1 / 2, unit),
     underlining: stated.underlining ?? layerOf(stack, 'underlining') !== undefined,
     inserts: stated.inserts ?? 3,
     binding: stated.binding ?? 'elastic',
+    cord: stated.cord ?? mm(1),
   }
 }

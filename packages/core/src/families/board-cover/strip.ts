@@ -3,6 +3,7 @@ import { pressedThickness } from '../../material/material.js'
 import { layerOf } from '../../material/layer.js'
 import type { Piece } from '../../piece/piece.js'
 import type { Job } from '../contract.js'
+import type { BothWays } from '../sized.js'
 import {
   foldsBetween,
   plainStrip,
@@ -31,19 +32,26 @@ export function layStrip(
   job: Job<BoardCoverOptions>,
   made: BoardCase,
   pieces: readonly Piece[],
-  { options, pattern }: { readonly options: ResolvedOptions; readonly pattern: InsertPattern },
+  {
+    options,
+    pattern,
+    turnIns,
+  }: {
+    readonly options: ResolvedOptions
+    readonly pattern: InsertPattern
+    readonly turnIns: BothWays<Length>
+  },
 ): Strip {
   const panels = casePanels(made)
   const high = made.boardHeight.cut
   const total = totalWidth(panels)
   const padding = layerOf(job.stack, 'padding')
-  const out = add(made.thickness, options.turnIn, padding ? pressedThickness(padding) : zero)
+  const batting = padding ? pressedThickness(padding) : zero
+  const at = [negate(add(turnIns.width, batting)), negate(add(turnIns.height, batting))] as const
   const outer = pieces.find(({ id }) => id === 'outer')
   return {
     ...plainStrip(panels, high),
-    cutPieces: outer
-      ? [{ piece: 'outer', at: [negate(out), negate(out)], width: outer.width.cut, height: outer.height.cut }]
-      : [],
+    cutPieces: outer ? [{ piece: 'outer', at, width: outer.width.cut, height: outer.height.cut }] : [],
     lines: [
       ...foldsBetween(panels, high),
       ...cornerCuts(total, high, scale(made.thickness, 1.5)),

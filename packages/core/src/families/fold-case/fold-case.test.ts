@@ -13,6 +13,7 @@ import { toJsonMm } from '../../length/length.js'
 
 const tablet: CoverFile['object'] = {
   kind: 'tablet',
+  edges: 'square',
   readings: { height: ['170 mm'], width: ['120 mm'], thickness: ['10 mm'] },
 }
 const file = (changes: Partial<CoverFile> = {}) => familyFile('fold-case', { object: tablet, ...changes })

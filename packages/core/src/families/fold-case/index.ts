@@ -5,7 +5,8 @@ import { customary } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
 import type { Piece } from '../../piece/piece.js'
 import { defineFamily, type Job } from '../contract.js'
-import { deviceEase, deviceOf, deviceReadings, pouchSection } from '../device.js'
+import { deviceEase, deviceOf, deviceReadings, checkThicknessKnown, pouchSection } from '../device.js'
+import { clothOf } from '../flap-plies.js'
 import { piled, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
 import { allRound, level, openingAtSide, plainStrip, type Strip, type StripShape } from '../strip.js'
@@ -22,6 +23,7 @@ export const foldCase = defineFamily<FoldCaseOptions>({
   traits: ['device', 'turned', 'seamed', 'lined', 'folds-over'],
   suits,
   requiredReadings: deviceReadings,
+  besideOldCover: [[['height']]],
   boardCounts: false,
   severalObjects: false,
   ruleMeasures: ['device'],
@@ -45,6 +47,7 @@ export const foldCase = defineFamily<FoldCaseOptions>({
       findings: [
         ...checkFit(body.fitWidth),
         ...checkFit(body.fitLength),
+        ...checkThicknessKnown(object),
         ...findingWhen(outerOf(stack).print === 'one-way', 'print-over-fold', 'layer:outer', {
           join: scale(seam, 2),
         }),
@@ -60,9 +63,8 @@ export const foldCase = defineFamily<FoldCaseOptions>({
   },
 })
 
-function pocketPlies({ stack }: Job<FoldCaseOptions>) {
-  const lining = stack.find(({ role }) => role === 'lining')
-  return scale(lining?.thickness ?? zero, 2)
+function pocketPlies(job: Job<FoldCaseOptions>) {
+  return scale(clothOf(job, 'pocket', 'lining')?.thickness ?? zero, 2)
 }
 
 /** One panel, its fold across the middle: the pocket inside below it, the zip pocket outside above. */

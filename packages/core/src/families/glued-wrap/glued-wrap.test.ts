@@ -20,8 +20,8 @@ describe('a glued wrap', () => {
   const plan = planFrom(file())
 
   it('goes round the book and over the edges of its boards', () => {
-    // 340 + 2·(2 + 50) by 240 + 2·(2 + 50)
-    expect(exactOf(plan, 'outer')).to.deep.equal([444, 344])
+    // the turn-in counts from the board’s outer edge: 340 + 2·50 by 240 + 2·50
+    expect(exactOf(plan, 'outer')).to.deep.equal([440, 340])
     expect(plan.pieces.map(({ id }) => id)).to.deep.equal(['outer'])
     expect(panelsOf(plan)).to.deep.equal({ back: 160, spine: 20, front: 160 })
   })
@@ -57,9 +57,9 @@ describe('a glued wrap', () => {
       ...everyReading,
       readings: { ...everyReading?.readings, grooveDepth: ['3 mm'] },
     } as CoverFile['object']
-    expect(exactOf(planFrom(file({ object })), 'outer')[0]).to.equal(452)
+    expect(exactOf(planFrom(file({ object })), 'outer')[0]).to.equal(448)
     const stated = planFrom(file({ object, options: { hingeGroove: '6 mm' } }))
-    expect(exactOf(stated, 'outer')[0]).to.equal(456)
+    expect(exactOf(stated, 'outer')[0]).to.equal(452)
     expect(panelsOf(stated)).to.deep.include({ 'back-hinge': 6, 'front-hinge': 6 })
   })
 
@@ -70,10 +70,26 @@ describe('a glued wrap', () => {
   })
 
   it('weighs the glue: 120 g/m² a coat', () => {
-    // 0.444 · 0.344 · 120 = 18.3
+    // 0.440 · 0.340 · 120 = 17.95
     const [glue] = plan.notions
-    expect(glue?.grams).to.equal(19)
+    expect(glue?.grams).to.equal(18)
     expect(notionOf(plan, 'glue').mm).to.equal(undefined)
+  })
+
+  it('by a rule adds to the wrap, and the turn-ins take what is left', () => {
+    const ruled = (addWidth: string) =>
+      planFrom(file({ sizing: { mode: 'rule', addWidth, addHeight: '100 mm' } }))
+    expect(exactOf(ruled('90 mm'), 'outer')).to.deep.equal([430, 340])
+    // 18/2 = 9 is tight, 7/2 = 3.5 leaves 1.5 behind a board of 2
+    expect(codesOf(ruled('18 mm'))).to.include('turn-in-tight')
+    expect(codesOf(ruled('7 mm'))).to.include('turn-in-too-small')
+    expect(codesOf(ruled('20 mm'))).not.to.include('turn-in-tight')
+  })
+
+  it('begins with the spine or with a board', () => {
+    const first = (order: string) => planFrom(file({ options: { order } })).joinings[0]?.name
+    expect(first('spine-first')).to.match(/^Spine first/)
+    expect(first('board-first')).to.match(/^One board/)
   })
 
   it('names the nearest turn-in that is known to work', () => {

@@ -1,14 +1,16 @@
 import { zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { standOff } from '../../material/stand-off.js'
+import { deriveBoard } from '../../object/derive.js'
 import { wrappedBookReadings } from '../../object/required.js'
-import { bookSection } from '../book.js'
+import { bookSection, checkWidthKnown } from '../book.js'
 import { defineFamily } from '../contract.js'
 import { piled, piledThing, type Joining } from '../joining.js'
 import { plyOf } from '../section.js'
+import { checkTurnIn } from '../turn-in.js'
 import { outerOf } from '../../material/layer.js'
-import { options, resolveOptions, type GluedWrapOptions } from './options.js'
-import { cutPieces, glueFor } from './pieces.js'
+import { options, resolveOptions, type GluedWrapOptions, type ResolvedOptions } from './options.js'
+import { cutPieces, glueFor, turnInsOf } from './pieces.js'
 import { layStrip } from './strip.js'
 import { suits, words } from './words.js'
 
@@ -21,7 +23,7 @@ export const gluedWrap = defineFamily<GluedWrapOptions>({
   requiredReadings: wrappedBookReadings,
   boardCounts: true,
   severalObjects: false,
-  ruleMeasures: [],
+  ruleMeasures: ['wrap'],
   defaultSeam: unit => customary(1 / 4, unit),
   defaultEase: () => ({ width: zero, height: zero }),
   options,
@@ -31,25 +33,37 @@ export const gluedWrap = defineFamily<GluedWrapOptions>({
     const { object, stack } = job
     const resolved = resolveOptions(job)
     const pieces = cutPieces(job, resolved)
+    const turnIns = turnInsOf(job, resolved, pieces)
     return {
       pieces,
       notions: glueFor(pieces),
       standOff: { body: standOff(stack) },
       fits: [],
-      findings: [],
+      findings: [
+        ...checkTurnIn({
+          comesOut: turnIns,
+          board: deriveBoard(object).length,
+          unit: job.unit,
+          ...(job.sizing.mode === 'computed' && { option: 'turnIn' }),
+        }),
+        ...(resolved.pastedown ? checkWidthKnown(object) : []),
+      ],
       seams: [],
-      strip: layStrip(job, pieces, resolved),
-      section: bookSection(object, stack, { depth: resolved.turnIn, plies: [plyOf(outerOf(stack))] }),
-      joinings: joinings(resolved.pastedown),
+      strip: layStrip(job, pieces, { options: resolved, turnIns }),
+      section: bookSection(object, stack, { depth: turnIns.width, plies: [plyOf(outerOf(stack))] }),
+      joinings: joinings(resolved),
     }
   },
 })
 
-function joinings(pastedown: boolean): readonly Joining[] {
+function joinings({ pastedown, order }: ResolvedOptions): readonly Joining[] {
   return [
     {
       id: 'glue-spine-and-boards',
-      name: 'Spine first, then each board, smoothed outwards from it',
+      name:
+        order === 'spine-first'
+          ? 'Spine first, then each board, smoothed outwards from it'
+          : 'One board, into its groove, across the spine, then the other board',
       layers: [piled('outer', 'right side down'), piledThing('the book, on its spine', 'middle')],
       edges: [],
       how: 'glue',

@@ -3,18 +3,23 @@ import { inches, mm, zero, type Length } from '../../length/length.js'
 import { customary, type Unit } from '../../length/unit.js'
 import { largestReading } from '../../object/reading.js'
 import type { Job } from '../contract.js'
-import { lengthOption, yesNoOption } from '../option-fields.js'
+import { choiceOption, lengthOption, yesNoOption } from '../option-fields.js'
+
+/** What is glued first: the spine, then each board smoothed outwards; or a board, across the spine, the other board. */
+export type GluingOrder = 'spine-first' | 'board-first'
 
 export interface GluedWrapOptions {
   readonly turnIn?: Length | undefined
   readonly hingeGroove?: Length | undefined
   readonly pastedown?: boolean | undefined
+  readonly order?: GluingOrder | undefined
 }
 
 export interface ResolvedOptions {
   readonly turnIn: Length
   readonly hingeGroove: Length
   readonly pastedown: boolean
+  readonly order: GluingOrder
 }
 
 export const options = (unit: Unit) =>
@@ -26,7 +31,10 @@ export const options = (unit: Unit) =>
         max: mm(150),
         usual: unit === 'in' ? [inches(1), inches(2)] : [mm(25), mm(50)],
       },
-      { label: 'Turn-in', help: 'What is glued round the edges of the boards. {1 to 2 in}.' },
+      {
+        label: 'Turn-in',
+        help: 'From the board’s outer edge, its thickness included. {2 in} unless set; {1 to 2 in}.',
+      },
     ),
     hingeGroove: lengthOption(
       unit,
@@ -40,6 +48,13 @@ export const options = (unit: Unit) =>
       label: 'Pastedowns',
       help: 'A sheet glued inside each board over the turn-ins; or take the book’s own first and last leaf.',
     }),
+    order: choiceOption(
+      { 'spine-first': 'the spine, then each board', 'board-first': 'a board, the spine, the other board' },
+      {
+        label: 'Glued first',
+        help: 'From the spine outwards it lies straight; from a board one needs no third hand.',
+      },
+    ),
   })
 
 export function resolveOptions({ object, unit, options: stated }: Job<GluedWrapOptions>): ResolvedOptions {
@@ -48,5 +63,6 @@ export function resolveOptions({ object, unit, options: stated }: Job<GluedWrapO
     turnIn: stated.turnIn ?? customary(2, unit),
     hingeGroove: stated.hingeGroove ?? (groove > zero ? mm(4) : zero),
     pastedown: stated.pastedown ?? false,
+    order: stated.order ?? 'spine-first',
   }
 }

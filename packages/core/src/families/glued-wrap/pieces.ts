@@ -1,32 +1,30 @@
-import { zero, toMm } from '../../length/length.js'
+import { scale, subtract, toMm, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { outerOf } from '../../material/layer.js'
-import { deriveBoard, deriveInnerWidth } from '../../object/derive.js'
+import { deriveInnerWidth } from '../../object/derive.js'
 import { largestReading, smallestReading } from '../../object/reading.js'
 import type { Notion } from '../../piece/notion.js'
 import type { Piece } from '../../piece/piece.js'
 import { plyPiece } from '../../piece/plies.js'
-import { because, less, twice } from '../../piece/reason.js'
-import { sideRoundedDown, sideRoundedUp } from '../../piece/side.js'
-import { wrapWithPockets } from '../book.js'
+import { because, less, totalOf, twice, type Reason } from '../../piece/reason.js'
+import { sideRoundedDown } from '../../piece/side.js'
+import { bookMeasures, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
+import { byRule, outerSides, type BothWays } from '../sized.js'
 import type { GluedWrapOptions, ResolvedOptions } from './options.js'
 
-/** Gₑ + 2·J + 2·(B + turn-in) by H + 2·(B + turn-in), and pastedowns. Source: docs/craft.md, Glued wrap. */
+/** Gₑ + 2·J + 2·turn-in by H + 2·turn-in, and pastedowns. Source: docs/craft.md, Glued wrap. */
 export function cutPieces(job: Job<GluedWrapOptions>, options: ResolvedOptions): readonly Piece[] {
   const { object, grid, unit } = job
-  const { turnIn, hingeGroove, pastedown } = options
-  const edges = [...twice('board’s edge', deriveBoard(object).length), ...twice('turn-in', turnIn)]
+  const { turnIn, pastedown } = options
+  const covered = coveredBy(job, options)
+  const edges = twice('turn-in', turnIn)
   const outer = plyPiece(job, outerOf(job.stack), {
     count: 1,
-    width: sideRoundedUp(
-      [...wrapWithPockets(object, job.inside), ...twice('hinge groove', hingeGroove), ...edges],
-      grid,
-    ),
-    height: sideRoundedUp(
-      [...because('height of the book', largestReading(object, 'height') ?? zero), ...edges],
-      grid,
-    ),
+    ...outerSides(job, {
+      computed: { width: [...covered.width, ...edges], height: [...covered.height, ...edges] },
+      ruled: sizing => byRule(bookMeasures(object, 'wrap'), sizing),
+    }),
   })
   if (!pastedown) return [outer]
   const sheet: Piece = {
@@ -49,6 +47,29 @@ export function cutPieces(job: Job<GluedWrapOptions>, options: ResolvedOptions):
     ),
   }
   return [outer, sheet]
+}
+
+/** What the cloth goes over before it turns in: the book, and what sinks into its grooves. */
+function coveredBy(
+  { object, inside }: Job<GluedWrapOptions>,
+  { hingeGroove }: ResolvedOptions,
+): BothWays<readonly Reason[]> {
+  return {
+    width: [...wrapWithPockets(object, inside), ...twice('hinge groove', hingeGroove)],
+    height: because('height of the book', largestReading(object, 'height') ?? zero),
+  }
+}
+
+/** The turn-ins as they come out, from the boards’ outer edges. */
+export function turnInsOf(
+  job: Job<GluedWrapOptions>,
+  options: ResolvedOptions,
+  [outer]: readonly Piece[],
+): BothWays<Length> {
+  const covered = coveredBy(job, options)
+  const left = (direction: 'width' | 'height') =>
+    scale(subtract(outer?.[direction].cut ?? zero, totalOf(covered[direction])), 1 / 2)
+  return { width: left('width'), height: left('height') }
 }
 
 /** 120 g/m² a coat, over the whole cloth. */

@@ -1,10 +1,11 @@
 import { add, longest, negate, scale, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { deriveBoard, deriveSpineArc, deriveWrap } from '../../object/derive.js'
+import { deriveSpineArc, deriveWrap } from '../../object/derive.js'
 import { largestReading } from '../../object/reading.js'
 import type { Piece } from '../../piece/piece.js'
 import { totalOf } from '../../piece/reason.js'
 import type { Job } from '../contract.js'
+import type { BothWays } from '../sized.js'
 import {
   foldsBetween,
   plainStrip,
@@ -20,22 +21,28 @@ import type { GluedWrapOptions, ResolvedOptions } from './options.js'
 export function layStrip(
   job: Job<GluedWrapOptions>,
   pieces: readonly Piece[],
-  options: ResolvedOptions,
+  { options, turnIns: out }: { readonly options: ResolvedOptions; readonly turnIns: BothWays<Length> },
 ): Strip {
   const { object } = job
   const panels = panelsOf(job, options)
   const high = largestReading(object, 'height') ?? zero
-  const out = add(deriveBoard(object).length, options.turnIn)
   const [outer] = pieces
   const total = totalWidth(panels)
   return {
     ...plainStrip(panels, high),
     cutPieces: outer
-      ? [{ piece: 'outer', at: [negate(out), negate(out)], width: outer.width.cut, height: outer.height.cut }]
+      ? [
+          {
+            piece: 'outer',
+            at: [negate(out.width), negate(out.height)],
+            width: outer.width.cut,
+            height: outer.height.cut,
+          },
+        ]
       : [],
     lines: [
       ...foldsBetween(panels, high),
-      ...spineSlits(panels, high, out, job),
+      ...spineSlits(panels, high, out.height, job),
       ...mitres(total, high, out),
     ],
     shapes: pieces
@@ -99,12 +106,14 @@ function spineSlits(
 }
 
 /** Corners fold as right triangles before the edges do. */
-function mitres(total: Length, high: Length, out: Length): readonly StripLine[] {
+function mitres(total: Length, high: Length, out: BothWays<Length>): readonly StripLine[] {
   const fold = (from: StripLine['from'], to: StripLine['to']): StripLine => ({ kind: 'hem', from, to })
+  const [left, right] = [negate(out.width), add(total, out.width)]
+  const [top, bottom] = [negate(out.height), add(high, out.height)]
   return [
-    fold([negate(out), zero], [zero, negate(out)]),
-    fold([add(total, out), zero], [total, negate(out)]),
-    fold([negate(out), high], [zero, add(high, out)]),
-    fold([add(total, out), high], [total, add(high, out)]),
+    fold([left, zero], [zero, top]),
+    fold([right, zero], [total, top]),
+    fold([left, high], [zero, bottom]),
+    fold([right, high], [total, bottom]),
   ]
 }

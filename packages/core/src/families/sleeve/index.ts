@@ -1,15 +1,16 @@
 import { checkFit } from '../../fit/fit.js'
-import { scale, zero } from '../../length/length.js'
+import { scale, subtract, zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { outerOf, totalThickness } from '../../material/layer.js'
+import { layerOf, outerOf, totalThickness } from '../../material/layer.js'
+import { turnOfCloth } from '../../material/stand-off.js'
 import { defineFamily, type Job } from '../contract.js'
-import { deviceEase, deviceOf, deviceReadings, pouchSection } from '../device.js'
+import { checkThicknessKnown, deviceEase, deviceOf, deviceReadings, pouchSection } from '../device.js'
 import { piled, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
 import { options, resolveOptions, type ResolvedOptions, type SleeveOptions } from './options.js'
 import { cutPieces } from './pieces.js'
 import { boundSeam, recipes } from './recipes.js'
-import { sizeWall } from './size.js'
+import { sizeWall, type Wall } from './size.js'
 import { layStrip } from './strip.js'
 import { suits, words } from './words.js'
 
@@ -20,6 +21,7 @@ export const sleeve = defineFamily<SleeveOptions>({
   traits: ['device', 'open-top', 'turned', 'seamed', 'lined'],
   suits,
   requiredReadings: deviceReadings,
+  besideOldCover: [],
   boardCounts: false,
   severalObjects: false,
   ruleMeasures: ['device'],
@@ -41,11 +43,11 @@ export const sleeve = defineFamily<SleeveOptions>({
       notions: [],
       standOff: { body: wall.bulk },
       fits: [wall.fitWidth, wall.fitHeight],
-      findings: [...checkFit(wall.fitWidth), ...checkFit(wall.fitHeight)],
+      findings: [...checkFit(wall.fitWidth), ...checkFit(wall.fitHeight), ...checkThicknessKnown(job.object)],
       seams: [sideSeam(job, resolved)],
       strip: layStrip(job, wall, resolved),
       section: pouchSection(deviceOf(job.object, job.inside), job.stack, 'seam'),
-      joinings: resolved.edge === 'bound' ? boundJoinings(job) : turnedJoinings(job),
+      joinings: resolved.edge === 'bound' ? boundJoinings(job, resolved) : turnedJoinings(job, wall),
     }
   },
 })
@@ -58,8 +60,21 @@ function sideSeam({ stack, seam }: Job<SleeveOptions>, { edge }: ResolvedOptions
   return seamBulk('side seam', scale(caughtIn(padded, seam), 2))
 }
 
-function turnedJoinings({ stack }: Job<SleeveOptions>): readonly Joining[] {
+/**
+ * How much deeper a padded sleeve’s lining is sewn at its sides, so that it does not bunch: ⅛ in where the padding takes
+ * that much of the room inside, else half of it. Source: docs/craft.md, Sleeve.
+ */
+function deeperAtSides({ stack, unit }: Job<SleeveOptions>, { bulk }: Wall): string | undefined {
+  const lining = layerOf(stack, 'lining')
+  if (!lining || !layerOf(stack, 'padding')) return undefined
+  const room = turnOfCloth(subtract(bulk, scale(lining.thickness, 1 / 2)))
+  return scale(customary(1 / 8, unit), 2) <= room ? '{⅛ in}' : '{1/16 in}'
+}
+
+function turnedJoinings(job: Job<SleeveOptions>, wall: Wall): readonly Joining[] {
+  const { stack } = job
   const lining = stack.some(({ role }) => role === 'lining')
+  const deeper = deeperAtSides(job, wall)
   return [
     {
       id: 'join-outers',
@@ -76,7 +91,9 @@ function turnedJoinings({ stack }: Job<SleeveOptions>): readonly Joining[] {
       ? [
           {
             id: 'join-linings',
-            name: 'Sew the linings, side seams {⅛ in} deeper, an opening in the bottom',
+            name: deeper
+              ? `Sew the linings, side seams ${deeper} deeper, an opening in the bottom`
+              : 'Sew the linings, an opening in the bottom',
             layers: [piled('lining', 'right side up'), piled('lining', 'right side down')],
             edges: ['left', 'right', 'bottom'],
             how: 'stitch',
@@ -99,7 +116,7 @@ function turnedJoinings({ stack }: Job<SleeveOptions>): readonly Joining[] {
   ]
 }
 
-function boundJoinings({ stack }: Job<SleeveOptions>): readonly Joining[] {
+function boundJoinings({ stack }: Job<SleeveOptions>, { mouth }: ResolvedOptions): readonly Joining[] {
   const inner = ['padding', 'lining'].filter(role => stack.some(layer => layer.role === role))
   const wall = (name: string, up: boolean) => {
     const plies = [
@@ -111,14 +128,18 @@ function boundJoinings({ stack }: Job<SleeveOptions>): readonly Joining[] {
     return up ? plies.toReversed() : plies
   }
   return [
-    {
-      id: 'bind-mouths',
-      name: 'Bind the mouth of each wall',
-      layers: [...wall('wall', true), piled('mouth-binding', 'right side down', 'top')],
-      edges: ['top'],
-      how: 'stitch',
-      seenFrom: 'the outside of the wall',
-    },
+    ...(mouth === 'bound'
+      ? [
+          {
+            id: 'bind-mouths',
+            name: 'Bind the mouth of each wall',
+            layers: [...wall('wall', true), piled('mouth-binding', 'right side down', 'top')],
+            edges: ['top'],
+            how: 'stitch',
+            seenFrom: 'the outside of the wall',
+          } as const,
+        ]
+      : []),
     {
       id: 'join-walls',
       name: 'Linings facing, seam outside, long stitches; then bind three sides',

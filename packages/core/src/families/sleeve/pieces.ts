@@ -1,11 +1,11 @@
-import { add, longest, scale, type Length } from '../../length/length.js'
+import { scale, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { layerOf, outerOf, totalThickness, type Layer } from '../../material/layer.js'
+import { layerOf, outerOf, pliesOf, totalThickness, type Layer } from '../../material/layer.js'
 import type { Piece } from '../../piece/piece.js'
 import { insetPieces, plyPiece, type PanelCut } from '../../piece/plies.js'
-import { because, times, type Reason } from '../../piece/reason.js'
+import { because, less, times, totalOf, type Reason } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
-import type { Job } from '../contract.js'
+import { cutSince, type Job } from '../contract.js'
 import type { ResolvedOptions, SleeveOptions } from './options.js'
 import type { Wall } from './size.js'
 
@@ -17,16 +17,11 @@ export function cutPieces(job: Job<SleeveOptions>, wall: Wall, options: Resolved
   const panel: PanelCut = { width: wall.width, height: wall.height, count: 2 }
   return [
     quiltable(job, wall, outerOf(stack)),
-    ...(padding ? [wall.panel ? quiltable(job, wall, padding) : paddingAlone(job, panel)] : []),
+    ...(padding ? (wall.panel ? [quiltable(job, wall, padding)] : insetPieces(job, panel, ['padding'])) : []),
+    ...insetPieces(job, panel, cutSince(job, 'interfacing')),
     ...(lining ? [{ id: 'lining', role: 'lining', ...panel } as const] : []),
-    ...(options.edge === 'bound' ? bindings(job, wall) : []),
+    ...(options.edge === 'bound' ? bindings(job, wall, options) : []),
   ]
-}
-
-function paddingAlone(job: Job<SleeveOptions>, panel: PanelCut): Piece {
-  const [piece] = insetPieces(job, panel, ['padding'])
-  if (!piece) throw new Error('A padded sleeve has no padding')
-  return piece
 }
 
 /** A ply of the wall; quilted, as large as the panel before it is trimmed. */
@@ -38,47 +33,64 @@ function quiltable(job: Job<SleeveOptions>, wall: Wall, layer: Layer): Piece {
     width: width.cut,
     height: height.cut,
   }
-  return { id: layer.role, role: layer.role, count: 2, ...panel, trimTo }
+  const plies = Math.max(1, pliesOf(layer, job.stack))
+  return { id: layer.role, role: layer.role, count: 2 * plies, ...panel, trimTo }
 }
 
-/** Round three sides after the walls are joined, and over each mouth before. Straight grain, folded in four. */
-function bindings(job: Job<SleeveOptions>, { width, height }: Wall): readonly Piece[] {
+/** Round three sides along the stitch line after the walls are joined, and over each mouth before. Straight grain, folded in four. */
+function bindings(job: Job<SleeveOptions>, wall: Wall, { mouth }: ResolvedOptions): readonly Piece[] {
   const { grid, unit, stack } = job
-  const wall = totalThickness(stack)
+  const bulk = totalThickness(stack)
+  const binding: Piece = {
+    id: 'binding',
+    role: 'binding',
+    count: 1,
+    width: sideRoundedUp(
+      [...alongThreeSides(job, wall), ...because('to join and turn in', customary(2, unit))],
+      grid,
+    ),
+    height: sideRoundedUp(stripWidth(job, scale(bulk, 2)), grid),
+    measureFirst: true,
+  }
+  if (mouth === 'plain') return [binding]
   return [
-    {
-      id: 'binding',
-      role: 'binding',
-      count: 1,
-      width: sideRoundedUp(
-        [
-          ...becauseOfCut('both sides', height, 2),
-          ...becauseOfCut('the bottom', width),
-          ...because('to join and turn in', customary(2, unit)),
-        ],
-        grid,
-      ),
-      height: sideRoundedUp(stripWidth(job, scale(wall, 2)), grid),
-      measureFirst: true,
-    },
+    binding,
     {
       id: 'mouth-binding',
       role: 'binding',
       count: 2,
       width: sideRoundedUp(
-        [...becauseOfCut('width of a wall', width), ...because('to spare', customary(1, unit))],
+        [...becauseOfCut('width of a wall', wall.width), ...because('to spare', customary(1, unit))],
         grid,
       ),
-      height: sideRoundedUp(stripWidth(job, wall), grid),
+      height: sideRoundedUp(stripWidth(job, bulk), grid),
     },
   ]
 }
 
-/** The larger of 2½ in and 4·seam + what it goes over. */
-function stripWidth({ options, seam, unit }: Job<SleeveOptions>, bulk: Length): readonly Reason[] {
+/** 2·(cut height − seam) + (cut width − 2·seam). */
+function alongThreeSides(
+  { seam, reckoning }: Job<SleeveOptions>,
+  { width, height }: Wall,
+): readonly Reason[] {
+  return [
+    ...becauseOfCut('both sides', height, 2),
+    ...becauseOfCut('the bottom', width),
+    ...(reckoning === 'first' ? [] : less('it runs on the seam line', scale(seam, 4))),
+  ]
+}
+
+/** The larger of 2½ in and 3·seam + ½ in + what it goes over. */
+function stripWidth({ options, seam, unit, reckoning }: Job<SleeveOptions>, bulk: Length): readonly Reason[] {
   if (options.bindingWidth !== undefined) return because('as set', options.bindingWidth)
   const least = customary(5 / 2, unit)
-  const folded = add(scale(seam, 4), bulk)
-  if (longest(least, folded) === least) return because('folded in four', least)
-  return [...times(4, 'seam, four times', seam), ...because('over the layers', bulk)]
+  const folded =
+    reckoning === 'first'
+      ? [...times(4, 'seam, four times', seam), ...because('over the layers', bulk)]
+      : [
+          ...times(3, 'seam, three times', seam),
+          ...because('to fold over the stitches', customary(1 / 2, unit)),
+          ...because('over the layers', bulk),
+        ]
+  return totalOf(folded) <= least ? because('folded in four', least) : folded
 }

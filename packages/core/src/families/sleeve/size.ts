@@ -1,13 +1,14 @@
 import { judgeFit, type Fit } from '../../fit/fit.js'
-import { neededAcrossPouch, neededDownPouch } from '../../fit/needed.js'
+import { neededAcrossPouch, neededDownPouch, type Device } from '../../fit/needed.js'
 import { openTopBands, pouchBands } from '../../fit/verdict.js'
 import { add, scale, subtract, zero, type Length } from '../../length/length.js'
+import { quiltedTakeUp, type Stack } from '../../material/layer.js'
 import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import { beforeQuilting } from '../../piece/quilting.js'
-import { because, becauseTried, less, type Reason } from '../../piece/reason.js'
+import { because, less, type Reason } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp, type Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
-import { byRule, easesOf, sewnEdges } from '../sized.js'
+import { byRule, easesOf, outerSides, settleNeed, sewnEdges, type BothWays } from '../sized.js'
 import { deviceEase, deviceMeasures, deviceOf } from '../device.js'
 import type { ResolvedOptions, SleeveOptions } from './options.js'
 
@@ -32,39 +33,19 @@ interface Sewn {
 
 /** Source: docs/craft.md, Sleeve. */
 export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wall {
-  const { object, stack, seam, grid, sizing, unit, told } = job
+  const { object, seam } = job
+  const stack = options.quilted ? quiltedTogether(job.stack) : job.stack
   const device = deviceOf(object, job.inside)
   const bulk = standOff(stack)
   const turnedEdge = options.edge === 'turned' ? turnedEdgeLoss(stack, seam) : zero
-  const takeUp = takeUpOf(job, options)
+  const takeUp = quiltedTakeUp(stack)
   const needed = {
-    width: [...neededAcrossPouch(device, bulk), ...becauseTried(told.width)],
-    height: [...neededDownPouch(device, bulk, 'open'), ...becauseTried(told.height)],
+    width: settleNeed(job, 'width', neededAcrossPouch(device, bulk)),
+    height: settleNeed(job, 'height', neededDownPouch(device, bulk, 'open')),
   }
   const sewn = { width: 2, height: options.edge === 'turned' ? 2 : 1 }
   const allowance = (direction: Direction) => scale(add(seam, turnedEdge), sewn[direction])
-  const wallOf = (direction: Direction): Sewn => {
-    if (sizing.mode === 'computed') {
-      const reasons = [
-        ...needed[direction],
-        ...because('ease', easesOf(sizing, deviceEase)[direction]),
-        ...allowances(job, turnedEdge, sewn[direction]),
-      ]
-      const side = sideRoundedUp(reasons, grid)
-      if (!options.quilted) return { side }
-      return {
-        side,
-        panel: sideRoundedUp(
-          beforeQuilting(becauseOfCut('lining’s cut', side), takeUp, unit, options.trimAllowance),
-          grid,
-        ),
-      }
-    }
-    const panel = sideRoundedUp(byRule(deviceMeasures(device), sizing)[direction], grid)
-    if (!options.quilted) return { side: panel }
-    return { side: sideRoundedUp(afterQuilting(panel, takeUp, options.trimAllowance), grid), panel }
-  }
-  const [width, height] = [wallOf('width'), wallOf('height')]
+  const walls = sewWalls(job, options, { needed, takeUp, device, turnedEdge, sewn })
   const fit = (direction: Direction, { side, panel }: Sewn) =>
     judgeFit(
       direction,
@@ -81,6 +62,7 @@ export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wal
       stack,
       direction === 'width' ? pouchBands : openTopBands,
     )
+  const { width, height } = walls
   return {
     bulk,
     turnedEdge,
@@ -90,6 +72,49 @@ export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wal
     fitWidth: fit('width', width),
     fitHeight: fit('height', height),
   }
+}
+
+/** Outer and padding are quilted together: they take up alike, and neither gives any more. */
+function quiltedTogether(stack: Stack): Stack {
+  return stack.map(layer =>
+    layer.role === 'outer' || layer.role === 'padding' ? { ...layer, quilted: true } : layer,
+  )
+}
+
+interface WallParts {
+  readonly needed: BothWays<readonly Reason[]>
+  readonly takeUp: number
+  readonly device: Device
+  readonly turnedEdge: Length
+  readonly sewn: BothWays<number>
+}
+
+/** Computed, the quilted panel follows from the lining; by a rule, or as it is cut already, the lining from the panel. */
+function sewWalls(
+  job: Job<SleeveOptions>,
+  { quilted, trimAllowance: trim }: ResolvedOptions,
+  { needed, takeUp, device, turnedEdge, sewn }: WallParts,
+): BothWays<Sewn> {
+  const { sizing, grid, unit } = job
+  const ease = easesOf(job, deviceEase)
+  const computed = (direction: Direction) => [
+    ...needed[direction],
+    ...because('ease', ease[direction]),
+    ...allowances(job, turnedEdge, sewn[direction]),
+  ]
+  const outer = outerSides(job, {
+    computed: { width: computed('width'), height: computed('height') },
+    ruled: rule => byRule(deviceMeasures(device), rule),
+  })
+  const wallOf = (direction: Direction): Sewn => {
+    const side = outer[direction]
+    if (!quilted) return { side }
+    if (sizing.mode !== 'computed')
+      return { side: sideRoundedUp(afterQuilting(side, takeUp, trim), grid), panel: side }
+    const reasons = beforeQuilting(becauseOfCut('lining’s cut', side), takeUp, unit, trim)
+    return { side, panel: sideRoundedUp(reasons, grid) }
+  }
+  return { width: wallOf('width'), height: wallOf('height') }
 }
 
 /** By rule the amount gives the quilted panel; the lining is what is left of it: (panel − trim)·(1 − take-up). */
@@ -105,10 +130,4 @@ function afterQuilting(panel: Side, takeUp: number, trim: Length): readonly Reas
 function allowances({ seam }: Job<SleeveOptions>, turnedEdge: Length, edges: number): readonly Reason[] {
   if (edges === 1) return because('seam at the bottom', seam)
   return sewnEdges(seam, turnedEdge)
-}
-
-/** Outer and padding are quilted together and lose what the greedier of them takes. */
-function takeUpOf({ stack }: Job<SleeveOptions>, { quilted }: ResolvedOptions): number {
-  const plies = stack.filter(layer => (quilted ? layer.role !== 'lining' : layer.quilted))
-  return Math.max(0, ...plies.map(({ takeUp }) => takeUp / 100))
 }

@@ -14,6 +14,7 @@ import { quiltingPitch } from '../strip.js'
 
 const tablet: CoverFile['object'] = {
   kind: 'tablet',
+  edges: 'square',
   readings: { height: ['170 mm'], width: ['120 mm'], thickness: ['10 mm'] },
 }
 const padded: TypedLayer[] = [
@@ -37,7 +38,13 @@ describe('a turned, quilted sleeve', () => {
   it('takes the thickness off the wrap where nobody could lay calipers on it', () => {
     // 120 + (250 − 2·120) + 6.4599: the same; its reasons say where it comes from
     const wrapped = planFrom(
-      file({ object: { kind: 'tablet', readings: { height: ['170'], width: ['120'], wrap: ['250'] } } }),
+      file({
+        object: {
+          kind: 'tablet',
+          edges: 'square',
+          readings: { height: ['170'], width: ['120'], wrap: ['250'] },
+        },
+      }),
     )
     expect(toJsonMm(fitOf(wrapped, 'width').needed)).to.equal(136.4599)
     expect(toJsonMm(fitOf(wrapped, 'height').needed)).to.equal(178.2299)
@@ -154,13 +161,24 @@ describe('a bound sleeve', () => {
   })
 
   it('is bound round three sides and over both mouths', () => {
-    // 2·204 + 175 + 50 = 633; the larger of 64 and 4·15 + 2·2.5625 = 65.125 → 66
-    expect(cutOf(plan, 'binding')).to.equal('1 × 633 mm × 66 mm')
+    // along the stitch line: 2·(204 − 15) + (175 − 2·15) + 50 = 573; 3·15 + 12 + 2·2.5625 = 62.125 is under 64
+    expect(cutOf(plan, 'binding')).to.equal('1 × 573 mm × 64 mm')
     expect(pieceOf(plan, 'binding').measureFirst).to.equal(true)
-    // 175 + 25; one wall 60 + 2.5625 is under 64
+    // 175 + 25; one wall 57 + 2.5625 is under 64
     expect(cutOf(plan, 'mouth-binding')).to.equal('2 × 200 mm × 64 mm')
     const stated = planFrom(file({ options: { edge: 'bound', bindingWidth: '70 mm' } }))
-    expect(cutOf(stated, 'binding')).to.equal('1 × 633 mm × 70 mm')
+    expect(cutOf(stated, 'binding')).to.equal('1 × 573 mm × 70 mm')
+    // wider seams want a wider strip: 3·20 + 12 + 5.125 = 77.125 → 78
+    const wide = planFrom(file({ seam: '20 mm', options: { edge: 'bound' } }))
+    expect(cutOf(wide, 'binding')).to.contain('× 78 mm')
+  })
+
+  it('cuts no binding for a mouth that is finished by itself', () => {
+    const hemmed = planFrom(file({ options: { edge: 'bound', mouth: 'plain' } }))
+    expect(hemmed.pieces.map(({ id }) => id))
+      .to.include('binding')
+      .and.not.include('mouth-binding')
+    expect(hemmed.joinings.map(({ id }) => id)).to.deep.equal(['join-walls'])
   })
 
   it('follows its recipe, seam and all', () => {

@@ -1,8 +1,8 @@
-import { add, scale, subtract, zero, type Length } from '../../length/length.js'
+import { add, scale, shortest, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import type { Job } from '../contract.js'
 import { wallCuts, wallPanels } from '../device.js'
-import { level, plainStrip, upright, type Strip, type StripLine } from '../strip.js'
+import { level, openingBelow, plainStrip, upright, type Strip, type StripLine } from '../strip.js'
 import type { ResolvedOptions, SleeveOptions } from './options.js'
 import type { Wall } from './size.js'
 
@@ -27,6 +27,10 @@ export function layStrip(job: Job<SleeveOptions>, wall: Wall, options: ResolvedO
       level(bound ? 'binding' : 'seam', high, zero, total),
       level(bound ? 'binding' : 'stitch', zero, zero, total),
       ...(options.quilted ? quiltingLines(job, width, high) : []),
+      ...(options.quilted && options.quiltBothWays ? quiltingAcross(job, width, high) : []),
+      ...(bound
+        ? []
+        : openingBelow(high, { left: zero, room: width }, shortest(options.turningOpening, width))),
     ],
   }
 }
@@ -44,4 +48,13 @@ function quiltingLines({ unit }: Job<SleeveOptions>, width: Length, high: Length
       upright('quilting', add(left, middle, offset), high, 'outside'),
     ]),
   )
+}
+
+/** The same pitch across each wall, from the middle of its height. */
+function quiltingAcross({ unit }: Job<SleeveOptions>, width: Length, high: Length): readonly StripLine[] {
+  const pitch = customary(3 / 2, unit)
+  const half = scale(high, 1 / 2)
+  const rows = Math.max(0, Math.floor(half / pitch))
+  const offsets = Array.from({ length: 2 * rows + 1 }, (_, index) => scale(pitch, index - rows))
+  return offsets.map(offset => level('quilting', add(half, offset), zero, scale(width, 2), 'outside'))
 }

@@ -1,6 +1,7 @@
 import type { Finding } from '../../finding/finding.js'
 import { checkFit } from '../../fit/fit.js'
 import { checkFlapDepth, checkTurningOpening } from '../../fit/flap-checks.js'
+import { checkWidthKnown, flapJobOf } from '../book.js'
 import type { Job } from '../contract.js'
 import type { ResolvedOptions, SlipCoverOptions } from './options.js'
 import type { Body } from './size.js'
@@ -14,7 +15,8 @@ export function checkSlipCover(
   return [
     ...checkFit(fitWidth),
     ...checkFit(fitHeight),
-    ...checkFlapDepth(job, depth),
-    ...checkTurningOpening(job.grid, { finished: fitWidth.finished, depth, wanted }),
+    ...checkFlapDepth(flapJobOf(job), depth),
+    ...checkWidthKnown(job.object),
+    ...checkTurningOpening(job, { finished: fitWidth.finished, depth, wanted }),
   ]
 }

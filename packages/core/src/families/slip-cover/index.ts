@@ -1,9 +1,10 @@
 import { zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { wrappedBookReadings } from '../../object/required.js'
-import { bookSection, defaultBookEase, sewnFlapPlies } from '../book.js'
+import { bookSection, defaultBookEase } from '../book.js'
 import { defineFamily } from '../contract.js'
-import { caughtIn, flapPlies, seamBulk } from '../seam.js'
+import { drawnFlapPlies, flapPliesOf, flapThickness } from '../flap-plies.js'
+import { caughtIn, seamBulk } from '../seam.js'
 import { checkSlipCover } from './checks.js'
 import { joinings } from './joinings.js'
 import { options, resolveOptions, type SlipCoverOptions } from './options.js'
@@ -20,6 +21,7 @@ export const slipCover = defineFamily<SlipCoverOptions>({
   traits: ['book', 'flaps', 'turned', 'seamed', 'lined'],
   suits,
   requiredReadings: wrappedBookReadings,
+  besideOldCover: [],
   boardCounts: true,
   severalObjects: false,
   ruleMeasures: ['open', 'wrap'],
@@ -33,19 +35,20 @@ export const slipCover = defineFamily<SlipCoverOptions>({
     const resolved = resolveOptions(job)
     const body = sizeBody(job, resolved)
     const pieces = cutPieces(job, body, resolved)
-    const { flapStyle, flapDepth } = resolved
+    const { flapDepth } = resolved
+    const flap = flapPliesOf(job, resolved.flapStyle)
     return {
       pieces,
       notions: [],
       standOff: { body: body.bulk, flap: body.flapBulk },
       fits: [body.fitWidth, body.fitHeight],
       findings: checkSlipCover(job, body, resolved),
-      seams: [seamBulk('seam at the flaps', caughtIn(stack, seam), flapPlies(stack, flapStyle))],
+      seams: [seamBulk('seam at the flaps', caughtIn(stack, seam), flapThickness(flap))],
       strip: layStrip(job, body, pieces, resolved),
       section: bookSection(
         object,
         stack,
-        flapDepth > zero ? { depth: flapDepth, plies: sewnFlapPlies(stack, flapStyle) } : undefined,
+        flapDepth > zero ? { depth: flapDepth, plies: drawnFlapPlies(flap) } : undefined,
       ),
       joinings: joinings(pieces),
     }

@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { mm, scale, zero, type Length } from '../../length/length.js'
 import { customary, type Unit } from '../../length/unit.js'
-import { deriveInnerWidth } from '../../object/derive.js'
 import { totalThickness } from '../../material/layer.js'
 import type { FlapStyle } from '../../piece/flap.js'
+import { boardWidthOf } from '../book.js'
 import type { Job } from '../contract.js'
 import { choiceOption, lengthOption } from '../option-fields.js'
 
@@ -50,16 +50,12 @@ export const options = (unit: Unit) =>
 const thinStack = mm(2)
 
 /** Every option with its default: flaps half the width deep; an opening of 4 in, 3 in for a thin stack. */
-export function resolveOptions({
-  object,
-  stack,
-  unit,
-  options: stated,
-}: Job<SlipCoverOptions>): ResolvedOptions {
+export function resolveOptions(job: Job<SlipCoverOptions>): ResolvedOptions {
+  const { stack, unit, options: stated } = job
   const thin = totalThickness(stack) < thinStack
   return {
     flapStyle: stated.flapStyle ?? 'folded',
-    flapDepth: stated.flapDepth ?? scale(deriveInnerWidth(object) ?? zero, 1 / 2),
+    flapDepth: stated.flapDepth ?? scale(boardWidthOf(job) ?? zero, 1 / 2),
     turningOpening: stated.turningOpening ?? customary(thin ? 3 : 4, unit),
   }
 }

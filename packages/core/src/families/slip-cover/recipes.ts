@@ -11,9 +11,9 @@ export const recipes: readonly Recipe<SlipCoverOptions>[] = [
     id: 'deep-flaps',
     name: 'Deep flaps',
     reason:
-      'Open width and {1 in}, height and {½ in}: for thin stitched notebooks, held by flaps almost as wide as the cover.',
+      'Open width and {1 in}, height and {½ in}, a seam of {⅛ in}: for thin stitched notebooks, held by flaps almost as wide as the cover.',
     price: 'Relies on the give of the cloth; the flaps are too deep for boards that do not fold back.',
-    seam: unit => customary(1 / 4, unit),
+    seam: unit => customary(1 / 8, unit),
     sizing: ({ unit }) => onOpenWidth(customary(1, unit), customary(1 / 2, unit)),
     options: ({ object, unit, seam }) => ({
       flapStyle: 'faced',

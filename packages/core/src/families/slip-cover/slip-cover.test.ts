@@ -20,11 +20,12 @@ describe('a computed slip-on cover', () => {
     // width 2·168.275 + 30.1625 + 3.175 + 8.86518 + 5 + 2·6.35 + 2·0.5 = 397.4527 → 15 3/4 in
     const outer = pieceOf(plan, 'outer')
     expect(toJsonMm(outer.width.exact)).to.equal(397.4527)
-    // s_f = 0.28125 + 0.28125/2 = 0.421875; π·(s + s_f)/2 = 5.09527
-    // height 238.125 + 3.175 + 5.09527 + 5 + 12.7 + 1 = 265.0953 → 10 1/2 in
-    expect(toJsonMm(outer.height.exact)).to.equal(265.0953)
-    expect(cutOf(plan, 'outer', 'in')).to.equal('1 × 15 3/4 in × 10 1/2 in')
-    expect(cutOf(plan, 'lining', 'in')).to.equal('1 × 15 3/4 in × 10 1/2 in')
+    // s_f = 0.28125 + 0.28125/2 = 0.421875. The padding, Δ = 2.4, ends 12.7 − 6.35 inside the seam and 4.7625 inside
+    // the board’s edge: π·(2.821875 − 2.4 + 0.421875)/2 + (π/2)·(√(4.7625² + 2.4²) − 4.7625) = 1.32536 + 0.89622
+    // height 238.125 + 3.175 + 2.22158 + 5 + 12.7 + 1 = 262.2216 → 10 3/8 in
+    expect(toJsonMm(outer.height.exact)).to.equal(262.2216)
+    expect(cutOf(plan, 'outer', 'in')).to.equal('1 × 15 3/4 in × 10 3/8 in')
+    expect(cutOf(plan, 'lining', 'in')).to.equal('1 × 15 3/4 in × 10 3/8 in')
   })
 
   it('says what is needed and what comes out', () => {
@@ -37,8 +38,8 @@ describe('a computed slip-on cover', () => {
   })
 
   it('insets the padding and rounds it down', () => {
-    // 15 3/4 − 2·1/2 by 10 1/2 − 2·1/2
-    expect(cutOf(plan, 'padding', 'in')).to.equal('1 × 14 3/4 in × 9 1/2 in')
+    // 15 3/4 − 2·1/2 by 10 3/8 − 2·1/2
+    expect(cutOf(plan, 'padding', 'in')).to.equal('1 × 14 3/4 in × 9 3/8 in')
     const odd = planFrom(
       metricFile({
         layers: [
@@ -54,7 +55,7 @@ describe('a computed slip-on cover', () => {
 
   it('doubles a folded flap and faces a faced one', () => {
     // 2·(3 + 1/4) = 6 1/2
-    expect(cutOf(plan, 'flap', 'in')).to.equal('2 × 6 1/2 in × 10 1/2 in')
+    expect(cutOf(plan, 'flap', 'in')).to.equal('2 × 6 1/2 in × 10 3/8 in')
     // 3 + 2·1/4 = 3 1/2
     const faced = planFrom(coverFile({ options: { flapStyle: 'faced', flapDepth: '3 in' } }))
     expect(cutOf(faced, 'flap-outer', 'in')).to.match(/^2 × 3 1\/2 in/)
@@ -145,12 +146,12 @@ describe('recipes of the slip-on cover', () => {
   }
   // wrap 2·6 5/8 + 1 3/16 = 14 7/16 in; the larger height 9 3/8 in
 
-  it('deep-flaps: 1 in and ½ in, faced flaps W − ¼ in', () => {
+  it('deep-flaps: 1 in and ½ in, a seam of ⅛ in, faced flaps W − ¼ in', () => {
     const plan = recipe('deep-flaps')
     // 14 7/16 + 1 = 15 7/16 → 15 1/2; 9 3/8 + 1/2 = 9 7/8; flap 6 5/8 − 1/4 = 6 3/8
     expect(cutOf(plan, 'outer', 'in')).to.equal('1 × 15 1/2 in × 9 7/8 in')
     expect(cutOf(plan, 'flap-outer', 'in')).to.equal('2 × 6 3/8 in × 9 7/8 in')
-    expect(plan.settled.seam).to.equal(8128 / 4)
+    expect(plan.settled.seam).to.equal(8128 / 8)
   })
 
   it('inch-and-a-half: 1 ½ in both ways, folded flaps cut 7 in', () => {
@@ -200,16 +201,23 @@ describe('what a slip-on cover warns of', () => {
     expect(codes({ ...bookThat(false), options: {} })).not.to.include('will-it-go-in')
   })
 
-  it('opening-too-small: less than 4 in between the flaps, 3 in for a thin stack', () => {
+  it('opening-small: less than 4 in between the flaps, 3 in for a thin stack; too small under 2 in', () => {
     // finished width 362 − 13 = 349 for a needed 343.2763 + 5 + 13 = 361.2763 → 362; thin stack: 76 mm
-    expect(codes(depth('136.5'))).not.to.include('opening-too-small')
-    expect(codes(depth('136.6'))).to.include('opening-too-small')
+    expect(codes(depth('136.5'))).not.to.include('opening-small')
+    expect(codes(depth('136.6'))).to.include('opening-small')
+    // 349 − 2·149.5 = 50 is a fight no more
+    expect(codes(depth('149.5')))
+      .to.include('opening-small')
+      .and.not.include('opening-too-small')
+    expect(codes(depth('149.6')))
+      .to.include('opening-too-small')
+      .and.not.include('opening-small')
     const padded = metricFile().layers.concat()
     padded.unshift({ role: 'padding', thickness: '2 mm' })
     // thicker: needed grows by π·2 = 6.2832 → 367.5595 → 368, finished 355; 355 − 2·127.5 = 100
-    expect(codes({ layers: padded, ...depth('127.5') })).not.to.include('opening-too-small')
-    expect(codes({ layers: padded, ...depth('127.6') })).to.include('opening-too-small')
-    expect(codes({ options: { flapDepth: '120', turningOpening: '110' } })).to.include('opening-too-small')
+    expect(codes({ layers: padded, ...depth('127.5') })).not.to.include('opening-small')
+    expect(codes({ layers: padded, ...depth('127.6') })).to.include('opening-small')
+    expect(codes({ options: { flapDepth: '120', turningOpening: '110' } })).to.include('opening-small')
   })
 
   it('baggy and drum-tight, by direction', () => {

@@ -1,6 +1,6 @@
 import { findingWhen, type Finding } from '../../finding/finding.js'
 import { roundUpToGrid } from '../../length/grid.js'
-import { add, zero } from '../../length/length.js'
+import { add, mm, zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { standOff } from '../../material/stand-off.js'
 import { totalThickness } from '../../material/layer.js'
@@ -57,20 +57,26 @@ export const softWrap = defineFamily<SoftWrapOptions>({
   },
 })
 
-/** Contents that are thicker than the spine leave no room to close. */
+/** Plies so thin are the pocket itself, and nothing in it. */
+const barePocket = mm(1)
+
+/** Contents that are thicker than the spine close hard; soft work takes a step of the grid, and a pocket’s bare cloth. */
 function checkSpine(
   { object, grid, inside }: Job<SoftWrapOptions>,
   { spineWidth }: ResolvedOptions,
 ): readonly Finding[] {
-  const contents = add(largestReading(object, 'contentsThickness') ?? zero, inside)
+  const pockets = inside < barePocket ? zero : inside
+  const contents = add(largestReading(object, 'contentsThickness') ?? zero, pockets)
   const spine = roundUpToGrid(contents, grid)
-  return findingWhen(
-    contents > spineWidth && largestReading(object, 'contentsThickness') !== undefined,
+  const thick = contents > add(spineWidth, grid)
+  const found = findingWhen(
+    thick && largestReading(object, 'contentsThickness') !== undefined,
     'spine-too-thin',
     'option:spineWidth',
     { contents, inside: spineWidth, spine },
     { kind: 'set-option', option: 'spineWidth', name: 'spine', length: spine },
   )
+  return found.map(finding => ({ ...finding, severity: 'warning' }))
 }
 
 function joinings(lining: boolean, stiffener: boolean): readonly Joining[] {

@@ -3,7 +3,7 @@ import { add, mm, zero, type Length } from '../../length/length.js'
 import { customary, type Unit } from '../../length/unit.js'
 import { largestReading } from '../../object/reading.js'
 import type { Job } from '../contract.js'
-import { lengthOption, yesNoOption } from '../option-fields.js'
+import { countOption, lengthOption, yesNoOption } from '../option-fields.js'
 
 export interface SoftWrapOptions {
   readonly foreEdgeRoom?: Length | undefined
@@ -11,6 +11,7 @@ export interface SoftWrapOptions {
   readonly spineWidth?: Length | undefined
   readonly flap?: Length | undefined
   readonly stiffener?: boolean | undefined
+  readonly signatures?: number | undefined
 }
 
 export interface ResolvedOptions {
@@ -19,6 +20,8 @@ export interface ResolvedOptions {
   readonly spineWidth: Length
   readonly flap: Length
   readonly stiffener: boolean
+  /** Sewn to the spine; none where the journal is held otherwise. */
+  readonly signatures: number
 }
 
 const room = { min: zero, max: mm(100) }
@@ -47,6 +50,10 @@ export const options = (unit: Unit) =>
       label: 'Card stiffener',
       help: 'Creased at the panel lines; none in the flap, which a bag would crease.',
     }),
+    signatures: countOption(
+      { min: 0, max: 24 },
+      { label: 'Signatures sewn in', help: 'A row of stations on the spine for each. None unless set.' },
+    ),
   })
 
 export function resolveOptions({
@@ -62,5 +69,6 @@ export function resolveOptions({
     spineWidth: stated.spineWidth ?? (contents === undefined ? customary(2, unit) : add(contents, inside)),
     flap: stated.flap ?? customary(2, unit),
     stiffener: stated.stiffener ?? true,
+    signatures: stated.signatures ?? 0,
   }
 }

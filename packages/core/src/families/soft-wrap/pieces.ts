@@ -1,12 +1,13 @@
 import { add, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { layerOf, outerOf } from '../../material/layer.js'
+import { layerOf, outerOf, pliesOf, type Layer } from '../../material/layer.js'
 import { largestReading } from '../../object/reading.js'
 import type { Piece } from '../../piece/piece.js'
-import { plyPiece } from '../../piece/plies.js'
+import { plyPiece, type PanelCut } from '../../piece/plies.js'
 import { because, less, times, twice, type Reason } from '../../piece/reason.js'
-import { becauseOfCut, sideRoundedDown, sideRoundedUp } from '../../piece/side.js'
+import { becauseOfCut, sideRoundedDown } from '../../piece/side.js'
 import type { Job } from '../contract.js'
+import { outerSides } from '../sized.js'
 import type { ResolvedOptions, SoftWrapOptions } from './options.js'
 
 /** One face of the cover: the page and its room. */
@@ -27,14 +28,15 @@ export function cutPieces(job: Job<SoftWrapOptions>, options: ResolvedOptions): 
   ]
   const panel = {
     count: 1,
-    width: sideRoundedUp([...faces, ...because('flap', options.flap)], grid),
-    height: sideRoundedUp(
-      [
-        ...because('height of the page', largestReading(object, 'pageHeight') ?? zero),
-        ...twice('room at head and tail', options.headTailRoom),
-      ],
-      grid,
-    ),
+    ...outerSides(job, {
+      computed: {
+        width: [...faces, ...because('flap', options.flap)],
+        height: [
+          ...because('height of the page', largestReading(object, 'pageHeight') ?? zero),
+          ...twice('room at head and tail', options.headTailRoom),
+        ],
+      },
+    }),
   }
   const lining = layerOf(stack, 'lining')
   const interfacing = layerOf(stack, 'interfacing')
@@ -54,7 +56,13 @@ export function cutPieces(job: Job<SoftWrapOptions>, options: ResolvedOptions): 
   return [
     plyPiece(job, outerOf(stack), panel),
     ...(lining ? [{ id: 'lining', role: 'lining', ...panel } as const] : []),
-    ...(interfacing ? [plyPiece(job, interfacing, panel)] : []),
+    ...(interfacing ? backing(job, interfacing, panel) : []),
     ...(options.stiffener ? [stiffener] : []),
   ]
+}
+
+/** Interfacing all that size, trimmed back after sewing; twice where it lies behind the lining too. */
+function backing(job: Job<SoftWrapOptions>, layer: Layer, panel: PanelCut): readonly Piece[] {
+  const count = panel.count * pliesOf(layer, job.stack)
+  return count > 0 ? [plyPiece(job, layer, { ...panel, count })] : []
 }

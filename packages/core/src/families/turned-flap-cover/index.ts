@@ -1,8 +1,8 @@
 import { scale } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
-import { outerOf } from '../../material/layer.js'
+import { outerOf, wallOf } from '../../material/layer.js'
 import { wrappedBookReadings } from '../../object/required.js'
-import { bookSection, defaultBookEase } from '../book.js'
+import { bookSection, foldedBookEase } from '../book.js'
 import { defineFamily } from '../contract.js'
 import { plyOf } from '../section.js'
 import { caughtIn, seamBulk } from '../seam.js'
@@ -11,6 +11,7 @@ import { joinings } from './joinings.js'
 import { options, resolveOptions, type TurnedFlapOptions } from './options.js'
 import { cutPieces } from './pieces.js'
 import { recipes } from './recipes.js'
+import { flapRooms } from './rooms.js'
 import { sizeBody } from './size.js'
 import { layStrip } from './strip.js'
 import { suits, words } from './words.js'
@@ -22,11 +23,12 @@ export const turnedFlapCover = defineFamily<TurnedFlapOptions>({
   traits: ['book', 'flaps', 'turned', 'seamed', 'lined'],
   suits,
   requiredReadings: wrappedBookReadings,
+  besideOldCover: [],
   boardCounts: true,
   severalObjects: false,
   ruleMeasures: ['wrap'],
   defaultSeam: unit => customary(1 / 4, unit),
-  defaultEase: defaultBookEase,
+  defaultEase: foldedBookEase,
   options,
   resolveOptions,
   recipes,
@@ -36,15 +38,16 @@ export const turnedFlapCover = defineFamily<TurnedFlapOptions>({
     const single = resolved.construction === 'single'
     const body = sizeBody(job, resolved)
     const pieces = cutPieces(job, body, resolved)
-    const plies = single ? [plyOf(outerOf(stack))] : stack.map(plyOf)
+    const plies = wallOf(single ? stack : stack.filter(({ role }) => role !== 'padding')).map(plyOf)
     const bulk = single ? scale(outerOf(stack).thickness, 2) : scale(caughtIn(stack, seam), 2)
     return {
       pieces,
       notions: [],
-      standOff: { body: body.bulk, flap: body.bulk },
+      standOff: { body: body.bulk, flap: body.flapBulk },
       fits: [body.fitWidth, body.fitHeight],
       findings: checkTurnedFlaps(job, body, resolved),
       seams: [seamBulk('edge at the folded flaps', bulk)],
+      clearances: flapRooms(job, body, resolved),
       strip: layStrip(job, body, pieces, resolved),
       section: bookSection(object, stack, { depth: body.flap, plies }),
       joinings: joinings(pieces, single),

@@ -9,6 +9,7 @@ export interface TurnedFlapOptions {
   readonly flapDepth?: Length | undefined
   readonly endHem?: Length | undefined
   readonly headTailTurn?: Length | undefined
+  readonly innerHalf?: 'sewn' | 'open' | undefined
   readonly fittedWidth?: Length | undefined
   readonly fittedHeight?: Length | undefined
 }
@@ -18,6 +19,7 @@ export interface ResolvedOptions extends TurnedFlapOptions {
   readonly flapDepth: Length
   readonly endHem: Length
   readonly headTailTurn: Length
+  readonly innerHalf: 'sewn' | 'open'
 }
 
 export const options = (unit: Unit) =>
@@ -50,6 +52,13 @@ export const options = (unit: Unit) =>
         help: 'One layer only: what stands over the fitted lines, top and bottom.',
       },
     ),
+    innerHalf: choiceOption(
+      { sewn: 'sewn as far as the flap reaches', open: 'left open, for covers that do not fold back' },
+      {
+        label: 'Inner half of the flaps',
+        help: 'Top and bottom of a deep flap sewn only half its depth: a stiff cover slides in under it.',
+      },
+    ),
     fittedWidth: lengthOption(
       unit,
       { min: mm(20), max: mm(2700) },
@@ -76,5 +85,6 @@ export function resolveOptions({
     flapDepth: stated.flapDepth ?? customary(2, unit),
     endHem: stated.endHem ?? customary(1 / 2, unit),
     headTailTurn: stated.headTailTurn ?? customary(2, unit),
+    innerHalf: stated.innerHalf ?? 'sewn',
   }
 }

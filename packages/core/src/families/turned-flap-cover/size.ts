@@ -1,21 +1,23 @@
 import { finishedFromCut, judgeFit, type Fit, type Sizes } from '../../fit/fit.js'
 import type { Making } from '../../fit/making.js'
-import { neededOverBook, neededRoundBook } from '../../fit/needed.js'
+import { neededOverBook, neededRoundBook, noSlope, type Slope } from '../../fit/needed.js'
 import { slipOnBands } from '../../fit/verdict.js'
 import { add, scale, subtract, zero, type Length } from '../../length/length.js'
-import { standOff, turnedEdgeLoss } from '../../material/stand-off.js'
+import { layerOf } from '../../material/layer.js'
+import { partOfStandOff, standOff, turnedEdgeLoss } from '../../material/stand-off.js'
 import { deriveBoard } from '../../object/derive.js'
 import { largestReading } from '../../object/reading.js'
-import { because, becauseTried, totalOf, twice, type Reason } from '../../piece/reason.js'
-import { sideRoundedUp, type Side } from '../../piece/side.js'
-import { bookMeasures, defaultBookEase, wrapWithPockets } from '../book.js'
+import { because, totalOf, twice, type Reason } from '../../piece/reason.js'
+import type { Side } from '../../piece/side.js'
+import { bookMeasures, foldedBookEase, slopeOfPadding, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
-import { byRule, easesOf, sewnEdges } from '../sized.js'
+import { byRule, easesOf, outerSides, settleNeed, sewnEdges } from '../sized.js'
 import type { ResolvedOptions, TurnedFlapOptions } from './options.js'
 
 /** The strip, what of it goes round the book, and what is left for each flap and each turn-in. */
 export interface Body {
   readonly bulk: Length
+  readonly flapBulk: Length
   /** What each edge loses to seam and turned edge; nothing where the strip is hemmed. */
   readonly edge: Length
   readonly width: Side
@@ -32,7 +34,7 @@ export interface Body {
  * layer is fitted in height too. Source: docs/craft.md, Cover with turned flaps.
  */
 export function sizeBody(job: Job<TurnedFlapOptions>, options: ResolvedOptions): Body {
-  const { object, stack, seam, grid, inside, told } = job
+  const { object, stack, seam, inside } = job
   const single = options.construction === 'single'
   const bulk = standOff(stack)
   const turnedEdge = single ? zero : turnedEdgeLoss(stack, seam)
@@ -40,22 +42,28 @@ export function sizeBody(job: Job<TurnedFlapOptions>, options: ResolvedOptions):
   const wrap = wrapWithPockets(object, inside)
   const high = largestReading(object, 'height') ?? zero
   const needed = {
-    width: [...neededRoundBook(wrap, board, bulk), ...becauseTried(told.width)],
-    height: [...neededOverBook(high, board, bulk, bulk), ...becauseTried(told.height)],
+    width: settleNeed(job, 'width', neededRoundBook(wrap, board, bulk)),
+    height: settleNeed(job, 'height', neededOverBook(high, board, { bulk, ...overFlap(job, options, bulk) })),
   }
   const around = fittedReasons(job, needed.width, 'width')
   const over = fittedReasons(job, needed.height, 'height')
-  const width = sideRoundedUp(cutReasons(job, 'width', around, endReasons(job, options, turnedEdge)), grid)
-  const height = sideRoundedUp(cutReasons(job, 'height', over, headReasons(job, options, turnedEdge)), grid)
+  const { width, height } = outerSides(job, {
+    computed: {
+      width: [...around, ...endReasons(job, options, turnedEdge)],
+      height: [...over, ...headReasons(job, options, turnedEdge)],
+    },
+    ruled: sizing => byRule(bookMeasures(object, 'wrap'), sizing),
+  })
   const edge = single ? zero : add(seam, turnedEdge)
   const ends = single ? options.endHem : edge
   const fitted = { width: totalOf(around), height: totalOf(over) }
   const sewnHeight = single ? fitted.height : finishedFromCut(height.cut, seam, turnedEdge)
   const judge = (direction: 'width' | 'height', finished: Length, set: Partial<Sizes> = {}) =>
     judgeFit(direction, { needed: needed[direction], finished, ...set }, stack, slipOnBands)
-  const setOnBook = { making: foldedOnBook, errs: [...wrap, ...becauseTried(told.width)] }
+  const setOnBook = { making: foldedOnBook, errs: settleNeed(job, 'width', wrap) }
   return {
     bulk,
+    flapBulk: overFlap(job, options, bulk).flapBulk,
     edge,
     width,
     height,
@@ -69,25 +77,32 @@ export function sizeBody(job: Job<TurnedFlapOptions>, options: ResolvedOptions):
 /** Two folds set on the closed book: its boards and the bulk are there already, only the wrap may be misread. */
 const foldedOnBook: Making = { cutEdges: 0, seamLines: 0, foldLines: 2, takenUp: zero }
 
+/**
+ * The turned-back flap: the body’s own stack, without padding that ends at its fold, and how the body’s padding slopes
+ * to the edge. A single layer is padded over its whole strip, as far as its turn-ins.
+ */
+function overFlap(
+  job: Job<TurnedFlapOptions>,
+  { construction, headTailTurn }: ResolvedOptions,
+  bulk: Length,
+): { readonly flapBulk: Length; readonly slope: Slope } {
+  const { stack, seam, reckoning } = job
+  if (reckoning === 'first') return { flapBulk: bulk, slope: noSlope }
+  if (construction === 'single') return { flapBulk: bulk, slope: slopeOfPadding(job, headTailTurn) }
+  const flapBulk = subtract(bulk, partOfStandOff(stack, layerOf(stack, 'padding')))
+  return { flapBulk, slope: slopeOfPadding(job, seam) }
+}
+
 /** Need and ease, or the line that was found on the book. */
 function fittedReasons(
-  { sizing, options }: Job<TurnedFlapOptions>,
+  job: Job<TurnedFlapOptions>,
   needed: readonly Reason[],
   direction: 'width' | 'height',
 ): readonly Reason[] {
+  const { options } = job
   const fitted = direction === 'width' ? options.fittedWidth : options.fittedHeight
   if (fitted !== undefined) return because(`${direction} as fitted on the book`, fitted)
-  return [...needed, ...because('ease', easesOf(sizing, defaultBookEase())[direction])]
-}
-
-function cutReasons(
-  { object, sizing }: Job<TurnedFlapOptions>,
-  direction: 'width' | 'height',
-  fitted: readonly Reason[],
-  ends: readonly Reason[],
-): readonly Reason[] {
-  if (sizing.mode === 'computed') return [...fitted, ...ends]
-  return byRule(bookMeasures(object, 'wrap'), sizing)[direction]
+  return [...needed, ...because('ease', easesOf(job, foldedBookEase())[direction])]
 }
 
 function endReasons(

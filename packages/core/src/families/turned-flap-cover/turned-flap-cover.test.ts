@@ -2,11 +2,13 @@ import { expect } from 'chai'
 import {
   codesOf,
   cutOf,
+  everyReading,
   exactOf,
   familyFile,
   findingOf,
   fitOf,
   panelsOf,
+  pieceOf,
   planFrom,
 } from '../../file/testing/cover-files.js'
 import type { CoverFile } from '../../file/cover-schema.js'
@@ -19,19 +21,19 @@ describe('a lined cover with turned flaps', () => {
 
   it('cuts body, flaps and seams in one strip', () => {
     // s = 0.25 + 0.3125/2 = 0.40625; π·s = 1.27627
-    // width 2·160 + 20 + 2 + 1.27627 + 5 + 2·50 + 2·6 + 2·0.5 = 461.2763 → 462
+    // width 2·160 + 20 + 2 + 1.27627 + 1.5 + 2·50 + 2·6 + 2·0.5 = 457.7763 → 458
     // height 240 + 2 + 1.27627 + 5 + 12 + 1 = 261.2763 → 262: the flap’s stand-off is the body’s own
-    expect(exactOf(plan, 'outer')).to.deep.equal([461.2763, 261.2763])
-    expect(cutOf(plan, 'outer')).to.equal('1 × 462 mm × 262 mm')
-    expect(cutOf(plan, 'lining')).to.equal('1 × 462 mm × 262 mm')
+    expect(exactOf(plan, 'outer')).to.deep.equal([457.7763, 261.2763])
+    expect(cutOf(plan, 'outer')).to.equal('1 × 458 mm × 262 mm')
+    expect(cutOf(plan, 'lining')).to.equal('1 × 458 mm × 262 mm')
   })
 
   it('sets the width on the book and leaves the rounding to the flaps', () => {
-    expect(toJsonMm(fitOf(plan, 'width').ease)).to.equal(5)
-    // (462 − 12 − 1 − 348.2763)/2
-    expect(panelsOf(plan)['back-flap']).to.equal(50.3619)
-    // spine 20 + 1.27627; boards (348.27627 − 21.27627)/2
-    expect(panelsOf(plan)).to.deep.include({ spine: 21.2763, back: 163.5, front: 163.5 })
+    expect(toJsonMm(fitOf(plan, 'width').ease)).to.equal(1.5)
+    // (458 − 12 − 1 − 344.7763)/2
+    expect(panelsOf(plan)['back-flap']).to.equal(50.1119)
+    // spine 20 + 1.27627; boards (344.77627 − 21.27627)/2
+    expect(panelsOf(plan)).to.deep.include({ spine: 21.2763, back: 161.75, front: 161.75 })
     // 262 − 13 − 243.2763
     expect(toJsonMm(fitOf(plan, 'height').ease)).to.equal(5.7237)
   })
@@ -59,10 +61,13 @@ describe('a lined cover with turned flaps', () => {
         ],
       }),
     )
-    // s = 0.25 + 0.25 + 2 + 0.15625 = 2.65625; π·s = 8.34486; body 342 + 8.34486 + 5 = 355.34486; − 2·3 = 349.3449
-    expect(exactOf(padded, 'padding')[0]).to.equal(349.3449)
-    // height 242 + 8.34486 + 5 + 13 = 268.34 → 269; − 2·12
-    expect(cutOf(padded, 'padding')).to.equal('1 × 349 mm × 245 mm')
+    // s = 0.25 + 0.25 + 2 + 0.15625 = 2.65625; π·s = 8.34486; body 342 + 8.34486 + 1.5 = 351.84486; − 2·3 = 345.8449
+    expect(exactOf(padded, 'padding')[0]).to.equal(345.8449)
+    // the flap has no padding: s_f = 0.65625. It ends 6 inside the seam, 5 inside the board’s edge:
+    // height 242 + π·(0.65625 + 0.65625)/2 + (π/2)·(√29 − 5) = 242 + 2.06167 + 0.60500 = 244.66667; + 5 + 13 = 262.67 → 263
+    expect(exactOf(padded, 'outer')[1]).to.be.closeTo(262.6667, 2e-4)
+    // 263 − 2·12
+    expect(cutOf(padded, 'padding')).to.equal('1 × 345 mm × 239 mm')
     expect(cutOf(padded, 'interfacing')).to.equal(cutOf(padded, 'outer'))
   })
 
@@ -70,16 +75,16 @@ describe('a lined cover with turned flaps', () => {
     const wrapped = planFrom(file({ sizing: { mode: 'recipe', recipe: 'wrap-and-five' } }))
     // 340 + 127; 240 + 19
     expect(cutOf(wrapped, 'outer')).to.equal('1 × 467 mm × 259 mm')
-    // (467 − 13 − 348.27627)/2 = 52.8619
-    expect(panelsOf(wrapped)['front-flap']).to.equal(52.8619)
-    expect(toJsonMm(fitOf(wrapped, 'width').ease)).to.equal(5)
+    // (467 − 13 − 344.77627)/2 = 54.6119
+    expect(panelsOf(wrapped)['front-flap']).to.equal(54.6119)
+    expect(toJsonMm(fitOf(wrapped, 'width').ease)).to.equal(1.5)
     // 259 − 13 − 243.27627 = 2.7237
     expect(fitOf(wrapped, 'height').verdict).to.equal('snug')
   })
 
   it('warns of flaps too shallow to hold, and of flaps too deep to enter', () => {
     const shallow = planFrom(file({ options: { flapDepth: '30 mm' } }))
-    // (422 − 13 − 348.27627)/2 = 30.36 under 38
+    // (418 − 13 − 344.77627)/2 = 30.11 under 38
     expect(findingOf(shallow, 'flap-too-shallow').repair).to.deep.include({
       kind: 'set-option',
       option: 'flapDepth',
@@ -96,15 +101,15 @@ describe('a cover of one layer, fitted on the book', () => {
     // 340 + 127 by 240 + 100
     expect(cutOf(plan, 'outer')).to.equal('1 × 467 mm × 340 mm')
     expect(plan.pieces).to.have.length(1)
-    expect(plan.fits.map(({ ease }) => toJsonMm(ease))).to.deep.equal([5, 5])
-    // (467 − 348.27627)/2 − 12
-    expect(panelsOf(plan)['back-flap']).to.equal(47.3619)
+    expect(plan.fits.map(({ ease }) => toJsonMm(ease))).to.deep.equal([1.5, 5])
+    // (467 − 344.77627)/2 − 12
+    expect(panelsOf(plan)['back-flap']).to.equal(49.1119)
   })
 
   it('computed, is cut with its hems and turn-ins', () => {
     const computed = planFrom(file({ options: { construction: 'single' } }))
-    // 348.27627 + 2·(50 + 12) = 472.2763; 248.27627 + 2·50 = 348.2763
-    expect(exactOf(computed, 'outer')).to.deep.equal([472.2763, 348.2763])
+    // 344.77627 + 2·(50 + 12) = 468.7763; 248.27627 + 2·50 = 348.2763
+    expect(exactOf(computed, 'outer')).to.deep.equal([468.7763, 348.2763])
     expect(toJsonMm(fitOf(computed, 'height').ease)).to.equal(5)
   })
 
@@ -117,6 +122,45 @@ describe('a cover of one layer, fitted on the book', () => {
     // needed 343.27627 and 243.27627
     expect(plan.fits.length).to.equal(2)
     expect(second.fits.map(({ ease }) => toJsonMm(ease))).to.deep.equal([2.7237, 3.7237])
+  })
+
+  it('has its interfacing ⅛ in smaller all round, and is padded over its whole strip', () => {
+    const backed = planFrom(
+      file({
+        options: { construction: 'single' },
+        layers: [
+          { role: 'interfacing', thickness: '0.25 mm' },
+          { role: 'padding', thickness: '2 mm', inset: '12 mm' },
+          { role: 'outer', thickness: '0.3125 mm' },
+        ],
+      }),
+    )
+    const [wide, high] = [pieceOf(backed, 'outer').width.cut, pieceOf(backed, 'outer').height.cut]
+    expect(toJsonMm(pieceOf(backed, 'interfacing').width.cut)).to.equal(toJsonMm(wide) - 6)
+    expect(toJsonMm(pieceOf(backed, 'padding').height.cut)).to.equal(toJsonMm(high) - 24)
+    // it reaches over the fitted lines, 50 inside the edge: s = s_f = 2.40625, all of it
+    expect(toJsonMm(fitOf(backed, 'height').needed)).to.be.closeTo(242 + Math.PI * 2.40625, 2e-4)
+  })
+
+  it('lets a cover that does not fold back into deep flaps whose inner half is open', () => {
+    const stiff = (options: object, changes: Partial<CoverFile> = {}) =>
+      planFrom(
+        file({
+          object: { ...everyReading, foldsBack: false } as CoverFile['object'],
+          options: { construction: 'single', flapDepth: '100 mm', ...options },
+          ...changes,
+        }),
+      )
+    // more than half of 160
+    expect(findingOf(stiff({}), 'will-it-go-in').repair).to.deep.equal({
+      kind: 'choose-option',
+      option: 'innerHalf',
+      choice: 'open',
+      says: 'Leave the flaps’ inner half open',
+    })
+    expect(codesOf(stiff({ innerHalf: 'open' }))).not.to.include('will-it-go-in')
+    // but not beyond 160 − 10
+    expect(codesOf(stiff({ innerHalf: 'open', flapDepth: '151 mm' }))).to.include('flap-too-deep')
   })
 
   it('doubles the hem of cloth that frays', () => {

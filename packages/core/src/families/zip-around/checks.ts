@@ -3,10 +3,10 @@ import { checkFit } from '../../fit/fit.js'
 import { checkFlapDepth } from '../../fit/flap-checks.js'
 import { roundDownToGrid } from '../../length/grid.js'
 import { add, longest, scale, shortest, subtract, zero } from '../../length/length.js'
-import { deriveWrap } from '../../object/derive.js'
+import { deriveThickness, deriveWrap } from '../../object/derive.js'
 import { largestReading, smallestReading } from '../../object/reading.js'
 import { totalOf } from '../../piece/reason.js'
-import { thicknessOf } from '../book.js'
+import { checkWidthKnown, flapJobOf, thicknessOf } from '../book.js'
 import type { Job } from '../contract.js'
 import type { ResolvedOptions, ZipAroundOptions } from './options.js'
 import type { Body } from './size.js'
@@ -21,10 +21,11 @@ export function checkZipAround(
   return [
     ...checkFit(body.fitWidth),
     ...checkFit(body.fitHeight),
-    ...checkFlapDepth(job, options.flapDepth),
+    ...checkFlapDepth(flapJobOf(job), options.flapDepth),
+    ...checkWidthKnown(object),
     ...checkCorners(job, body, options),
     ...findingWhen(
-      largestReading(object, 'thickness') === undefined,
+      deriveThickness(object) === undefined,
       'thickness-unknown',
       'reading:thickness',
       { assumed: thicknessOf(object) },

@@ -3,10 +3,11 @@ import { customary } from '../../length/unit.js'
 import { outerOf, totalThickness } from '../../material/layer.js'
 import { wrappedBookReadings } from '../../object/required.js'
 import type { Piece } from '../../piece/piece.js'
-import { bookSection, sewnFlapPlies } from '../book.js'
+import { bookSection } from '../book.js'
 import { defineFamily } from '../contract.js'
 import { piled, type Joining } from '../joining.js'
-import { caughtIn, flapPlies, seamBulk } from '../seam.js'
+import { drawnFlapPlies, flapPliesOf, flapThickness } from '../flap-plies.js'
+import { caughtIn, seamBulk } from '../seam.js'
 import { checkZipAround } from './checks.js'
 import { options, resolveOptions, type ZipAroundOptions } from './options.js'
 import { cutPieces, notionsFor } from './pieces.js'
@@ -21,9 +22,10 @@ export const zipAround = defineFamily<ZipAroundOptions>({
   traits: ['book', 'flaps', 'seamed', 'lined', 'zipped'],
   suits,
   requiredReadings: wrappedBookReadings,
+  besideOldCover: [[['thickness']]],
   boardCounts: true,
   severalObjects: false,
-  ruleMeasures: [],
+  ruleMeasures: ['wrap'],
   defaultSeam: unit => customary(3 / 8, unit),
   defaultEase: zipEase,
   options,
@@ -34,7 +36,8 @@ export const zipAround = defineFamily<ZipAroundOptions>({
     const resolved = resolveOptions(job)
     const body = sizeBody(job, resolved)
     const pieces = cutPieces(job, body, resolved)
-    const { flapDepth, flapStyle } = resolved
+    const { flapDepth } = resolved
+    const flap = flapPliesOf(job, resolved.flapStyle)
     const piping = scale(outerOf(stack).thickness, 2)
     return {
       pieces,
@@ -51,12 +54,12 @@ export const zipAround = defineFamily<ZipAroundOptions>({
             seam,
           ),
           piping,
-          flapPlies(stack, flapStyle),
+          flapThickness(flap),
         ),
       ],
       strip: layStrip(job, body, pieces, resolved),
       section: {
-        ...bookSection(object, stack, { depth: flapDepth, plies: sewnFlapPlies(stack, flapStyle) }),
+        ...bookSection(object, stack, { depth: flapDepth, plies: drawnFlapPlies(flap) }),
         closing: 'zip',
       },
       joinings: joinings(pieces),

@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { mm, scale, zero, type Length } from '../../length/length.js'
 import { customary, type Unit } from '../../length/unit.js'
-import { deriveInnerWidth } from '../../object/derive.js'
 import type { FlapStyle } from '../../piece/flap.js'
+import { boardWidthOf } from '../book.js'
 import type { Job } from '../contract.js'
 import { choiceOption, lengthOption } from '../option-fields.js'
 
@@ -82,14 +82,15 @@ export const options = (unit: Unit) =>
     ),
   })
 
-export function resolveOptions({ object, unit, options: stated }: Job<ZipAroundOptions>): ResolvedOptions {
+export function resolveOptions(job: Job<ZipAroundOptions>): ResolvedOptions {
+  const { unit, options: stated } = job
   return {
     cornerRadius: stated.cornerRadius ?? customary(1, unit),
     zipGap: stated.zipGap ?? customary(3 / 4, unit),
     zipExposed: stated.zipExposed ?? customary(1 / 4, unit),
     gussetEnds: stated.gussetEnds ?? 'raw',
     flapStyle: stated.flapStyle ?? 'folded',
-    flapDepth: stated.flapDepth ?? scale(deriveInnerWidth(object) ?? zero, 1 / 2),
+    flapDepth: stated.flapDepth ?? scale(boardWidthOf(job) ?? zero, 1 / 2),
     liningOverlap: stated.liningOverlap ?? customary(1, unit),
     pipingStrip: stated.pipingStrip ?? customary(3 / 2, unit),
   }

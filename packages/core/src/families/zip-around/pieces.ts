@@ -1,13 +1,13 @@
-import { add, mm, scale, toMm, type Length } from '../../length/length.js'
+import { add, mm, scale, toMm, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { layerOf, outerOf } from '../../material/layer.js'
 import type { Notion } from '../../piece/notion.js'
 import type { Piece } from '../../piece/piece.js'
 import { flapPieces, type FlapCutting } from '../../piece/flap.js'
-import { plyPiece } from '../../piece/plies.js'
+import { insetPieces, plyPiece } from '../../piece/plies.js'
 import { because, less, twice, type Reason } from '../../piece/reason.js'
 import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
-import type { Job } from '../contract.js'
+import { cutSince, type Job } from '../contract.js'
 import type { ResolvedOptions, ZipAroundOptions } from './options.js'
 import type { Body } from './size.js'
 
@@ -19,18 +19,25 @@ export function cutPieces(
 ): readonly Piece[] {
   const { stack } = job
   const panel = { width: body.width, height: body.height, count: 1 }
-  const padding = layerOf(stack, 'padding')
   const lining = layerOf(stack, 'lining')
   const gusset = gussetSides(job, body, options)
   return [
     plyPiece(job, outerOf(stack), panel),
-    ...(padding ? [plyPiece(job, padding, panel)] : []),
+    ...insetPieces(wholePadding(job), panel, ['padding', ...cutSince(job, 'interfacing')]),
     { id: 'gusset', role: 'outer', count: 2, ...gusset },
     ...(lining ? [{ id: 'gusset-lining', role: 'lining', count: 2, ...gusset } as const] : []),
     ...flapPieces(flapCutting(job, options), body.height),
     ...(lining ? [centreLining(job, body, options)] : []),
     pipingPiece(job, body, options),
   ]
+}
+
+/** Foam reaches the seam, which it is trimmed from afterwards. */
+function wholePadding(job: Job<ZipAroundOptions>): Job<ZipAroundOptions> {
+  return {
+    ...job,
+    stack: job.stack.map(layer => (layer.role === 'padding' ? { ...layer, inset: zero } : layer)),
+  }
 }
 
 export function flapCutting(

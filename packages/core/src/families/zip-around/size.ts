@@ -3,14 +3,15 @@ import { neededOverZipped, neededRoundZipped } from '../../fit/needed.js'
 import { slipOnBands } from '../../fit/verdict.js'
 import { add, longest, scale, subtract, zero, type Length } from '../../length/length.js'
 import { customary, type Unit } from '../../length/unit.js'
-import { facedFlapStandOff, foldedFlapStandOff, standOff } from '../../material/stand-off.js'
+import { flapStandOff, linedStandOff, standOff } from '../../material/stand-off.js'
 import { deriveBoard } from '../../object/derive.js'
 import { largestReading } from '../../object/reading.js'
-import { because, becauseTried, less, totalOf, twice, type Reason } from '../../piece/reason.js'
+import { because, less, totalOf, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp, type Side } from '../../piece/side.js'
-import { thicknessOf, wrapWithPockets } from '../book.js'
+import { bookMeasures, thicknessOf, wrapWithPockets } from '../book.js'
 import type { Job } from '../contract.js'
-import { easesOf } from '../sized.js'
+import { flapPliesOf } from '../flap-plies.js'
+import { byRule, easesOf, outerSides, settleNeed } from '../sized.js'
 import type { ResolvedOptions, ZipAroundOptions } from './options.js'
 
 export interface Body {
@@ -34,20 +35,25 @@ export function zipEase(unit: Unit) {
 
 /** Piped work loses nothing to a turned edge. Source: docs/craft.md, Zip-around cover. */
 export function sizeBody(job: Job<ZipAroundOptions>, options: ResolvedOptions): Body {
-  const { object, stack, seam, grid, sizing, unit, inside, told } = job
+  const { object, stack, seam, grid, unit, inside } = job
   const bulk = standOff(stack)
-  const flapBulk = options.flapStyle === 'folded' ? foldedFlapStandOff(stack) : facedFlapStandOff(stack)
-  const gusset = facedFlapStandOff(stack)
+  const flapBulk = flapStandOff(flapPliesOf(job, options.flapStyle))
+  const gusset = linedStandOff(stack)
   const board = deriveBoard(object)
   const high = largestReading(object, 'height') ?? zero
   const needed = {
-    width: [...neededRoundZipped(wrapWithPockets(object, inside), bulk, gusset), ...becauseTried(told.width)],
-    height: [...neededOverZipped(high, { gusset, board, flapBulk }), ...becauseTried(told.height)],
+    width: settleNeed(job, 'width', neededRoundZipped(wrapWithPockets(object, inside), bulk, gusset)),
+    height: settleNeed(job, 'height', neededOverZipped(high, { gusset, board, flapBulk })),
   }
-  const ease = easesOf(sizing, zipEase(unit))
-  const sideOf = (direction: 'width' | 'height') =>
-    sideRoundedUp([...needed[direction], ...because('ease', ease[direction]), ...twice('seam', seam)], grid)
-  const [width, height] = [sideOf('width'), sideOf('height')]
+  const ease = easesOf(job, zipEase(unit))
+  const edges = twice('seam', seam)
+  const { width, height } = outerSides(job, {
+    computed: {
+      width: [...needed.width, ...because('ease', ease.width), ...edges],
+      height: [...needed.height, ...because('ease', ease.height), ...edges],
+    },
+    ruled: sizing => byRule(bookMeasures(object, 'wrap'), sizing),
+  })
   const [finishedWidth, finishedHeight] = [width, height].map(side => finishedFromCut(side.cut, seam, zero))
   const judge = (direction: 'width' | 'height', finished = zero) =>
     judgeFit(direction, { needed: needed[direction], finished }, stack, slipOnBands)

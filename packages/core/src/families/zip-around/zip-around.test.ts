@@ -78,14 +78,26 @@ describe('a zip-around cover', () => {
     )
   })
 
-  it('asks for the thickness where the wrap alone was read', () => {
+  it('takes the thickness that the wrap leaves, and asks for it where nobody can know it', () => {
     const wrapped = planFrom(
+      file({
+        object: { kind: 'planner', readings: { height: ['240 mm'], wrap: ['345 mm'] } },
+      }),
+    )
+    expect(findingOf(wrapped, 'thickness-unknown').data).to.deep.equal({ assumed: 0 })
+    const measured = planFrom(
       file({
         object: { kind: 'planner', readings: { height: ['240 mm'], wrap: ['345 mm'], width: ['160 mm'] } },
       }),
     )
-    // 345 − 320
-    expect(findingOf(wrapped, 'thickness-unknown').data).to.deep.equal({ assumed: 25 * 320 })
+    // 345 − 320 = 25 thick: (25 + 2·0.40625 + 3 − 6)/2
+    const gusset = measured.pieces.find(({ id }) => id === 'gusset')
+    expect(
+      gusset?.height.reasons.some(
+        ({ label, length }) => label.includes('thickness') && length === 12.5 * 320,
+      ),
+    ).to.equal(true)
+    expect(codesOf(measured)).not.to.include('thickness-unknown')
     expect(codesOf(plan)).not.to.include('thickness-unknown')
   })
 })

@@ -3,7 +3,15 @@ import { checkFit } from '../../fit/fit.js'
 import { add, scale, shortest, subtract, zero } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { defineFamily, type Job } from '../contract.js'
-import { deviceEase, deviceOf, deviceReadings, pouchSection, wallCuts, wallPanels } from '../device.js'
+import {
+  deviceEase,
+  deviceOf,
+  deviceReadings,
+  checkThicknessKnown,
+  pouchSection,
+  wallCuts,
+  wallPanels,
+} from '../device.js'
 import { piled, piledNotion, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
 import { centred, level, plainStrip, upright, type Strip } from '../strip.js'
@@ -21,6 +29,7 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
   traits: ['device', 'turned', 'seamed', 'lined', 'zipped'],
   suits,
   requiredReadings: deviceReadings,
+  besideOldCover: [],
   boardCounts: false,
   severalObjects: false,
   ruleMeasures: ['device'],
@@ -42,6 +51,7 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
       findings: [
         ...checkFit(wall.fitWidth),
         ...checkFit(wall.fitHeight),
+        ...checkThicknessKnown(job.object),
         ...checkFlatness(job),
         ...checkZip(job, wall),
       ],

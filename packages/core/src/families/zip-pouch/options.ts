@@ -7,6 +7,8 @@ import { lengthOption, yesNoOption } from '../option-fields.js'
 export interface ZipPouchOptions {
   readonly pocket?: boolean | undefined
   readonly pocketDrop?: Length | undefined
+  readonly scoopWidth?: Length | undefined
+  readonly scoopDepth?: Length | undefined
   readonly zipExtra?: Length | undefined
   readonly zipExposed?: Length | undefined
 }
@@ -14,6 +16,7 @@ export interface ZipPouchOptions {
 export interface ResolvedOptions {
   readonly pocket: boolean
   readonly pocketDrop: Length
+  readonly scoopDepth: Length
   readonly zipExtra: Length
   readonly zipExposed: Length
 }
@@ -25,6 +28,16 @@ export const options = (unit: Unit) =>
       unit,
       { min: zero, max: mm(300) },
       { label: 'Pocket below the mouth', help: 'How much lower the pocket ends. {1 in} unless set.' },
+    ),
+    scoopWidth: lengthOption(
+      unit,
+      { min: zero, max: mm(1000) },
+      { label: 'Scoop, width', help: 'Of the curve in the pocket’s mouth. Half the pocket unless set.' },
+    ),
+    scoopDepth: lengthOption(
+      unit,
+      { min: zero, max: mm(300) },
+      { label: 'Scoop, depth', help: 'How far the curve dips. {1 ½ in} unless set.' },
     ),
     zipExtra: lengthOption(
       unit,
@@ -42,6 +55,7 @@ export function resolveOptions({ unit, options: stated }: Job<ZipPouchOptions>):
   return {
     pocket: stated.pocket ?? true,
     pocketDrop: stated.pocketDrop ?? customary(1, unit),
+    scoopDepth: stated.scoopDepth ?? customary(3 / 2, unit),
     zipExtra: stated.zipExtra ?? customary(3, unit),
     zipExposed: stated.zipExposed ?? customary(1 / 4, unit),
   }

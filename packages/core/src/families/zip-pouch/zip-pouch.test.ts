@@ -14,6 +14,7 @@ import { toJsonMm } from '../../length/length.js'
 
 const tabletOf = (thickness: string): CoverFile['object'] => ({
   kind: 'tablet',
+  edges: 'square',
   readings: { height: ['170 mm'], width: ['120 mm'], thickness: [thickness] },
 })
 const file = (changes: Partial<CoverFile> = {}) =>

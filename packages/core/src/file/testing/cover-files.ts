@@ -14,7 +14,7 @@ import { readCover } from '../read-cover.js'
 export function coverFile(changes: Partial<CoverFile> = {}): CoverFile {
   return {
     format: 'snowdrift/cover',
-    version: 1,
+    version: 2,
     name: 'Hut ledger',
     unit: 'in',
     grid: '1/8 in',
@@ -66,6 +66,7 @@ export function metricFile(changes: Partial<CoverFile> = {}): CoverFile {
 /** A thing that every way of making can be planned for, in millimetres: all its readings taken. */
 export const everyReading: CoverFile['object'] = {
   kind: 'hardcover',
+  edges: 'square',
   readings: {
     height: ['240 mm'],
     width: ['160 mm'],

@@ -16,11 +16,25 @@ export interface MakeFindings {
   'gap-tight': { readonly gap: Length; readonly comfortable: Length }
   'gap-floppy': { readonly gap: Length; readonly most: Length }
   'turn-in-tight': { readonly turnIn: Length; readonly comfortable: Length }
-  'turn-in-too-small': { readonly turnIn: Length; readonly least: Length }
+  /** `board`: what of the turn-in the board’s own edge takes. Less than nothing where the cloth does not reach it. */
+  'turn-in-too-small': { readonly turnIn: Length; readonly least: Length; readonly board: Length }
   'print-over-fold': { readonly join: Length }
   'seam-too-thick': { readonly seam: string; readonly thickness: Length; readonly most: Length }
   'grade-seam': { readonly seam: string; readonly thickness: Length }
   'no-closure': { readonly closures: readonly string[] }
+  'card-turned': { readonly piece: string }
+  'cloth-not-there': { readonly piece: string; readonly cloth: string; readonly known: readonly string[] }
+  /** Something is said of a piece that the cover does not have. */
+  'piece-not-there': { readonly piece: string; readonly said: string; readonly known: readonly string[] }
+  /** Sizes that an older reckoning gave and that are otherwise now. */
+  'sizes-mended': { readonly pieces: readonly MendedSize[] }
+}
+
+/** A piece, or a length of a notion (`height` is missing then), as it was cut (not at all without `before`) and is now. */
+export interface MendedSize {
+  readonly piece: string
+  readonly before?: { readonly width: Length; readonly height?: Length }
+  readonly now: { readonly width: Length; readonly height?: Length }
 }
 
 export interface RecipeChange {
@@ -43,4 +57,8 @@ export const makeSeverities: SeverityOf<MakeFindings> = {
   'seam-too-thick': 'warning',
   'grade-seam': 'advice',
   'no-closure': 'advice',
+  'card-turned': 'advice',
+  'cloth-not-there': 'error',
+  'piece-not-there': 'warning',
+  'sizes-mended': 'advice',
 }

@@ -18,6 +18,8 @@ export interface ReadingFindings {
   }
   'board-assumed': { readonly assumed: Length }
   'thickness-unknown': { readonly assumed: Length }
+  'thickness-assumed': { readonly assumed: Length }
+  'width-unknown': { readonly width: Length }
 }
 
 export const readingSeverities: SeverityOf<ReadingFindings> = {
@@ -29,4 +31,6 @@ export const readingSeverities: SeverityOf<ReadingFindings> = {
   'readings-spread': 'warning',
   'board-assumed': 'advice',
   'thickness-unknown': 'advice',
+  'thickness-assumed': 'advice',
+  'width-unknown': 'advice',
 }

@@ -18,7 +18,10 @@ const examples: { readonly [Code in FindingCode]: FindingData[Code] } = {
   'reading-says-nothing': { reading: 'height', length: mm(200), uncertainty: mm(300) },
   'board-assumed': { assumed: mm(2.5) },
   'flap-too-deep': { depth: mm(160), deepest: mm(150) },
-  'will-it-go-in': { depth: mm(90), deepest: mm(80) },
+  'will-it-go-in': { depth: mm(90), deepest: mm(80), opens: false },
+  'opening-small': { left: mm(70), wanted: mm(100), deepest: mm(60) },
+  'stiffer-first': { stiffer: 'back' },
+  'old-cover-large': { direction: 'width', finished: mm(390), needed: mm(340), nearest: mm(368) },
   'opening-too-small': { left: mm(40), wanted: mm(100), deepest: mm(60) },
   'recipe-changed': {
     recipe: 'Two inches',
@@ -33,6 +36,8 @@ const examples: { readonly [Code in FindingCode]: FindingData[Code] } = {
   baggy: { direction: 'height', ease: mm(31), most: mm(28) },
   'piece-too-small': { piece: 'padding', width: mm(-3), height: mm(12) },
   'thickness-unknown': { assumed: mm(14) },
+  'thickness-assumed': { assumed: mm(10) },
+  'width-unknown': { width: mm(170) },
   'flap-too-shallow': { depth: mm(20), least: mm(38) },
   'book-not-served': { book: 2, reason: 'free-too-long', found: mm(150), limit: mm(140) },
   'corner-pinches': { clear: mm(4), wanted: mm(7), largest: mm(14) },
@@ -45,10 +50,23 @@ const examples: { readonly [Code in FindingCode]: FindingData[Code] } = {
   'gap-tight': { gap: mm(2), comfortable: mm(3) },
   'gap-floppy': { gap: mm(20), most: mm(9) },
   'turn-in-tight': { turnIn: mm(10), comfortable: mm(12) },
-  'turn-in-too-small': { turnIn: mm(4), least: mm(6) },
+  'turn-in-too-small': { turnIn: mm(3), least: mm(4), board: mm(2) },
   'print-over-fold': { join: mm(12) },
   'seam-too-thick': { seam: 'side seam', thickness: mm(12), most: mm(8) },
   'grade-seam': { seam: 'side seam', thickness: mm(3) },
+  'card-turned': { piece: 'lining' },
+  'cloth-not-there': { piece: 'flap', cloth: 'Moss print', known: ['Larch print', 'Plain'] },
+  'piece-not-there': { piece: 'flaps', said: 'A cloth is set for the piece', known: ['outer', 'flap'] },
+  'sizes-mended': {
+    pieces: [
+      {
+        piece: 'outer',
+        before: { width: mm(400), height: mm(266) },
+        now: { width: mm(400), height: mm(263) },
+      },
+      { piece: 'cord', before: { width: mm(774) }, now: { width: mm(900) } },
+    ],
+  },
   'no-closure': { closures: ['a pair of ties', 'a strap'] },
   'extra-not-carried': { extra: 'Pair of handles', why: 'it has no fore-edges.' },
   'place-unheeded': { extra: 'Bookmark', said: ['from the left'] },
@@ -158,11 +176,30 @@ describe('the words of every finding', () => {
   it('say why a book is not served, each in its own words', () => {
     const said = (reason: string) =>
       example('book-not-served', { book: 3, reason, found: mm(9), limit: mm(8) }).message
-    const reasons = ['grip-too-short', 'free-too-long', 'fixed-too-long', 'too-low', 'strap-on-fold'].map(
+    const reasons = ['grip-too-short', 'free-too-long', 'fixed-too-long', 'too-short', 'strap-on-fold'].map(
       said,
     )
     expect(new Set(reasons).size).to.equal(5)
     for (const message of reasons) expect(message).to.contain('Book 3').and.contain('<9>').and.contain('<8>')
+  })
+
+  it('say how far cloth ends from the edge of its boards', () => {
+    const tooSmall = (turnIn: number) =>
+      example('turn-in-too-small', { turnIn: mm(turnIn), least: mm(4), board: mm(2) }).message
+    expect(tooSmall(-12)).to.contain('<12> short of')
+    expect(tooSmall(1)).to.contain('<1> beyond')
+    expect(tooSmall(3)).to.contain('A turn-in of <3>')
+  })
+
+  it('offer stiff covers a flap that is open at its inner half, where it may stay as deep', () => {
+    const hint = (opens: boolean) => example('will-it-go-in', { depth: mm(90), deepest: mm(80), opens }).hint
+    expect(hint(true)).to.contain('inner half').and.contain('<80>')
+    expect(hint(false)).not.to.contain('inner half')
+  })
+
+  it('say both sizes of what was mended', () => {
+    expect(example('sizes-mended').message).to.contain('outer <400> × <263> instead of <400> × <266>')
+    expect(example('sizes-mended').message).to.contain('cord <900> instead of <774>')
   })
 
   it('know what to do where nothing is left of a flap or a corner', () => {

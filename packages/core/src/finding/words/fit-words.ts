@@ -24,9 +24,15 @@ export const fitFindingWords: WordsOf<FitFindings> = {
     message: `The flaps are ${say(depth)} deep; the board takes ${say(deepest)} at the most.`,
     hint: `A flap that reaches the hinge strains it. Take ${say(deepest)} or less.`,
   }),
-  'will-it-go-in': ({ depth, deepest }, say) => ({
+  'will-it-go-in': ({ depth, deepest, opens }, say) => ({
     message: `The covers do not fold back, and flaps ${say(depth)} deep are more than half the board.`,
-    hint: `The boards could not be slid in without bending. Take ${say(deepest)} or less.`,
+    hint: opens
+      ? `Leave the inner half of the flaps unsewn, and they slide in; or take flaps of ${say(deepest)} or less.`
+      : `The boards could not be slid in without bending. Take ${say(deepest)} or less.`,
+  }),
+  'opening-small': ({ left, wanted, deepest }, say) => ({
+    message: `Between the flaps ${say(left)} is left to turn the cover through; ${say(wanted)} is comfortable.`,
+    hint: `It turns through less with patience.${deepest > zero ? ` Flaps of ${say(deepest)} leave it.` : ''}`,
   }),
   'opening-too-small': ({ left, wanted, deepest }, say) => ({
     message: `Between the flaps ${left > zero ? say(left) : 'nothing'} is left to turn the cover through; ${say(wanted)} is wanted.`,
@@ -50,6 +56,14 @@ export const fitFindingWords: WordsOf<FitFindings> = {
         ? `Round them by ${say(largest)} at the most, or add ease.`
         : 'Leave the corners square, or add ease.',
   }),
+  'stiffer-first': ({ stiffer }) => ({
+    message: `The ${stiffer} cover is the stiffer one.`,
+    hint: `Slide it in first, then bend the ${stiffer === 'front' ? 'back' : 'front'} cover into its flap.`,
+  }),
+  'old-cover-large': ({ direction, finished, needed, nearest }, say) => ({
+    message: `The old cover measures ${say(finished)} ${direction === 'width' ? 'round the thing' : 'from top to bottom'}; by its readings the thing needs ${say(needed)}.`,
+    hint: `Was it measured with its seams, or does it belong to another thing? ${say(nearest)} would be the largest that does not hang slack.`,
+  }),
   'too-thick-for-flat': ({ thickness, most }, say) => ({
     message: `It is ${say(thickness)} thick; a flat pouch of this size takes ${say(most)} at the most.`,
     hint: 'Beyond that its sides stand off and the corners gape. Take a case that has a spine or a gusset.',
@@ -65,7 +79,7 @@ export const fitFindingWords: WordsOf<FitFindings> = {
 }
 
 function tooLittle(direction: Direction): string {
-  return direction === 'width' ? 'short to close round it' : 'low to slip over it'
+  return direction === 'width' ? 'short to close round it' : 'short to slip over it'
 }
 
 function notServed(reason: FitFindings['book-not-served']['reason'], found: string, limit: string): string {
@@ -76,8 +90,8 @@ function notServed(reason: FitFindings['book-not-served']['reason'], found: stri
       return `its free end is ${found} long; inside the board there is room for ${limit}.`
     case 'fixed-too-long':
       return `the fixed flap is ${found} deep; its board takes ${limit}.`
-    case 'too-low':
-      return `it is ${found} lower than the tallest; up to ${limit} is held.`
+    case 'too-short':
+      return `it is ${found} shorter than the tallest; up to ${limit} is held.`
     case 'strap-on-fold':
       return `with ${found} of free end the strap would lie on the fold at the fore-edge; ${limit} would do.`
   }

@@ -1,4 +1,5 @@
-import type { MakeFindings, RecipeChange } from '../data/make-findings.js'
+import { negate, zero } from '../../length/length.js'
+import type { MakeFindings, MendedSize, RecipeChange } from '../data/make-findings.js'
 import type { SayLength } from '../say.js'
 import type { WordsOf } from './words-of.js'
 
@@ -35,8 +36,11 @@ export const makeFindingWords: WordsOf<MakeFindings> = {
     message: `A turn-in of ${say(turnIn)} is hard to fold and to glue; ${say(comfortable)} is comfortable.`,
     hint: 'Cut the cloth larger if there is enough of it.',
   }),
-  'turn-in-too-small': ({ turnIn, least }, say) => ({
-    message: `A turn-in of ${say(turnIn)} does not hold; ${say(least)} is the least.`,
+  'turn-in-too-small': ({ turnIn, least, board }, say) => ({
+    message:
+      turnIn > board
+        ? `A turn-in of ${say(turnIn)} leaves too little behind the board’s edge, which takes ${say(board)}; ${say(least)} is the least.`
+        : `The cloth ends ${say(turnIn < zero ? negate(turnIn) : turnIn)} ${turnIn < zero ? 'short of' : 'beyond'} the boards’ outer edge; it must reach ${say(least)} beyond it, ${say(board)} of that over the edge itself.`,
     hint: `Cut the cloth larger, or the boards smaller, until ${say(least)} turns in.`,
   }),
   'print-over-fold': ({ join }, say) => ({
@@ -51,6 +55,31 @@ export const makeFindingWords: WordsOf<MakeFindings> = {
     message: `The ${seam} catches ${say.thin(thickness)} of cloth.`,
     hint: 'Grade it: trim the inner plies to {⅛ in}, padding to the stitching.',
   }),
+  'card-turned': ({ piece }) => ({
+    message: `The sheet yields every ${piece} only where some lie across the grain.`,
+    hint: 'Card linings take it; press them under a weight while they dry, and let none of them cross a fold.',
+  }),
+  'cloth-not-there': ({ piece, cloth, known }) => ({
+    message: `The ${piece} is to be cut from “${cloth}”, and no layer or cloth of this cover is called that.`,
+    hint: `${known.length > 0 ? `There is ${known.map(name => `“${name}”`).join(', ')}.` : 'It has no named cloth.'} Choose one, or name the cloth so.`,
+  }),
+  'piece-not-there': ({ piece, said, known }) => ({
+    message: `${said} “${piece}”, and this cover has no such piece.`,
+    hint: `It has ${known.join(', ')}.`,
+  }),
+  'sizes-mended': ({ pieces }, say) => {
+    const size = ({ width, height }: MendedSize['now']) =>
+      height === undefined ? say(width) : `${say(width)} × ${say(height)}`
+    return {
+      message: `The reckoning was mended since this cover was planned: ${pieces
+        .map(
+          ({ piece, before, now }) =>
+            `${piece} ${size(now)} ${before ? `instead of ${size(before)}` : 'instead of none'}`,
+        )
+        .join('; ')}.`,
+      hint: 'What is cut already still goes together if every piece is of the older plan. Do not mix the two.',
+    }
+  },
   'no-closure': ({ closures }) => ({
     message: 'Nothing holds it shut.',
     hint: `Add ${closures.join(' or ')}.`,

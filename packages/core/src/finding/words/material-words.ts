@@ -30,7 +30,7 @@ export const materialFindingWords: WordsOf<MaterialFindings> = {
   }),
   'shrinkage-differs': ({ most, mostPercent, least, leastPercent }) => ({
     message: `${most} shrinks by ${mostPercent} %, ${least} by ${leastPercent} %, and neither was washed.`,
-    hint: 'After the first wash the cover puckers. Wash and dry both before they are cut.',
+    hint: `After the first wash the cover puckers. Wash and dry ${most} before it is cut.`,
   }),
   'padding-in-seam': ({ padding, inset, seam }, say) => ({
     message: `${padding} ends ${inset > 0 ? say(inset) : 'nothing'} inside the edge and is caught in the seam of ${say(seam)}.`,

@@ -43,6 +43,14 @@ export const readingFindingWords: WordsOf<ReadingFindings> = {
         : 'No board was measured; none is counted.',
     hint: 'Pinch one cover board at its fore-edge and enter its thickness.',
   }),
+  'thickness-assumed': ({ assumed }, say) => ({
+    message: `Nobody measured how thick it is; ${say(assumed)} is taken, as such things are.`,
+    hint: 'Good enough for most. Where it must sit snug, lay a ruler beside it, its bumper on.',
+  }),
+  'width-unknown': ({ width }, say) => ({
+    message: `Nobody measured a board: ${say(width)} is taken, half of the wrap with nothing left for the spine.`,
+    hint: 'The flaps rest on it. One board, measured from spine to fore-edge, settles it.',
+  }),
   'thickness-unknown': ({ assumed }, say) => ({
     message: `Nobody measured the thickness; ${say(assumed)} is reckoned from the wrap.`,
     hint: 'The gusset is as wide as the book is thick. Measure it closed, at the spine, under a light hand.',

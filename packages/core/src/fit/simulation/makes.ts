@@ -1,4 +1,4 @@
-import type { Factor, Gauge, LinearForm } from './model.js'
+import type { Factor, Gauge, LinearForm, Term } from './model.js'
 import { createRandomStream } from './random.js'
 
 /** What came out of many makes: for each gauge one value a make, and how often each way of a choice was the larger. */
@@ -45,6 +45,7 @@ export function* makeMany(
 interface FormTable {
   readonly plannedMm: number
   readonly weights: ReadonlyMap<string, number>
+  readonly slopes: readonly Term[]
   readonly values: Float64Array
 }
 
@@ -69,8 +70,10 @@ function createTable({ main, larger }: Gauge, count: number): Table {
 /** One factor may stand in a sum more than once: over the ends and over the fold. */
 function formTable({ plannedMm, terms }: LinearForm): FormTable {
   const weights = new Map<string, number>()
-  for (const { factor, weight } of terms) weights.set(factor.id, (weights.get(factor.id) ?? 0) + weight)
-  return { plannedMm, weights, values: new Float64Array(blockSize) }
+  for (const { factor, weight, slope } of terms)
+    if (!slope) weights.set(factor.id, (weights.get(factor.id) ?? 0) + weight)
+  const slopes = terms.filter(({ slope }) => slope)
+  return { plannedMm, weights, slopes, values: new Float64Array(blockSize) }
 }
 
 /** Every factor once, in the order they are met. */
@@ -86,7 +89,27 @@ function resetForms({ forms }: Table): void {
   for (const { plannedMm, values } of forms) values.fill(plannedMm)
 }
 
-function addDraws({ weights, values }: FormTable, { id, spread }: Factor, draws: Float64Array): void {
+function addDraws(form: FormTable, factor: Factor, draws: Float64Array): void {
+  addInProportion(form, factor, draws)
+  for (const { factor: own, slope } of form.slopes)
+    if (slope && own.id === factor.id) addSlope(form.values, slope, factor.spread, draws)
+}
+
+/** How much more, or less, the way down the slope gets with each draw than it is as planned. */
+function addSlope(
+  values: Float64Array,
+  { riseMm, runMm, sign }: NonNullable<Term['slope']>,
+  spread: number,
+  draws: Float64Array,
+): void {
+  const planned = Math.hypot(riseMm, runMm)
+  for (let index = 0; index < draws.length; index += 1) {
+    const now = Math.hypot(riseMm * (1 + spread * (draws[index] ?? 0)), runMm)
+    values[index] = (values[index] ?? 0) + sign * (Math.PI / 2) * (now - planned)
+  }
+}
+
+function addInProportion({ weights, values }: FormTable, { id, spread }: Factor, draws: Float64Array): void {
   const weight = (weights.get(id) ?? 0) * spread
   if (weight === 0) return
   for (let index = 0; index < draws.length; index += 1)

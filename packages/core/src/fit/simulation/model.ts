@@ -21,6 +21,8 @@ export interface Factor {
 export interface Term {
   readonly factor: Factor
   readonly weight: number
+  /** It does not add in proportion: what stands here is its part, and `weight` how steep that is as planned. */
+  readonly slope?: { readonly riseMm: number; readonly runMm: number; readonly sign: number }
 }
 
 /** A plain sum: what it comes to as planned, and what adds to it. Millimetres. */
@@ -92,6 +94,8 @@ function needTerms({ cause, length }: Reason, need: Need, sign: number): readonl
       return need.tried ? [] : readingTerm(cause.key, need, sign * cause.times)
     case 'bulk':
       return [{ factor: stackFactor(need.hand), weight: sign * toMm(length) }]
+    case 'slope':
+      return [slopeTerm(cause.rise, cause.run, need.hand, sign)]
     case 'trial':
       return [{ factor: trialFactor(need), weight: sign }]
     case 'larger':
@@ -117,6 +121,13 @@ function trialFactor({ objects, thing, direction }: Need): Factor {
   const division = objects[thing]?.tapeDivision ?? zero
   const spread = Math.SQRT2 * (toMm(division) / Math.sqrt(12))
   return { id: `trial:${direction}`, source: 'measuring', shape: 'normal', spread }
+}
+
+/** What inset padding adds on its way to the edge grows with the stack, but not in proportion. */
+function slopeTerm(rise: Length, run: Length, hand: Hand, sign: number): Term {
+  const [riseMm, runMm] = [toMm(rise), toMm(run)]
+  const steepness = ((Math.PI / 2) * riseMm ** 2) / Math.hypot(riseMm, runMm)
+  return { factor: stackFactor(hand), weight: sign * steepness, slope: { riseMm, runMm, sign } }
 }
 
 /** One factor for every bulk: a stack that is thicker than thought is so everywhere. */

@@ -1,5 +1,5 @@
 import type { Direction } from '../../finding/finding.js'
-import { toMm } from '../../length/length.js'
+import { endless, toMm } from '../../length/length.js'
 import type { Clearance } from '../clearance.js'
 import type { Fit } from '../fit.js'
 import type { Verdict } from '../verdict.js'
@@ -55,7 +55,7 @@ export function summarise(
   const serves = clearances.map(({ works }, index) =>
     marksOf(
       made[fits.length + index],
-      works.map(({ from, to }) => ({ fromMm: toMm(from), toMm: toMm(to) })),
+      works.map(({ from, to = endless }) => ({ fromMm: toMm(from), toMm: toMm(to) })),
     ),
   )
   const all = allOf(count, [])

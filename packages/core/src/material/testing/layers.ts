@@ -18,6 +18,8 @@ export function layer(role: Role, thicknessMm: number, traits: Partial<Layer> = 
     seeThrough: 0,
     stiffness: 'soft',
     washed: false,
+    fused: role === 'interfacing',
+    backs: ['outer'],
     inset: zero,
     quilted: false,
     ...traits,

@@ -11,6 +11,7 @@ export function objectWith(
     kind: 'hardcover',
     spine: 'flat',
     foldsBack: true,
+    edges: 'eased',
     tapeDivision: mm(1),
     readings: Object.fromEntries(taken) as CoveredObject['readings'],
     ...traits,

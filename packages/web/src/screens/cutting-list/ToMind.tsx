@@ -1,7 +1,7 @@
 import {
   describeFinding,
   sayProperly,
-  severityOf,
+  severityIn,
   type Finding,
   type Plan,
   type Severity,
@@ -42,7 +42,7 @@ export function ToMind({ plan, unit }: PlanProps) {
 }
 
 function of({ findings }: Plan, severity: Severity): readonly Finding[] {
-  return findings.filter(({ code }) => severityOf[code] === severity)
+  return findings.filter(finding => severityIn(finding) === severity)
 }
 
 interface FindingsProps {

@@ -37,7 +37,7 @@ export function newCoverFile({ name, object, unit }: ThingRow, settings: Setting
 
 /** The first way of making that suits the kind of thing; a maker changes it at will. */
 function familyFor({ kind, spine = 'flat', foldsBack = true }: TypedObject): Family | undefined {
-  const object = { kind, spine, foldsBack, tapeDivision: mm(1), readings: {} }
+  const object = { kind, spine, foldsBack, edges: 'eased', tapeDivision: mm(1), readings: {} } as const
   return families.find(family => family.suits(object).suits)
 }
 

@@ -2,6 +2,7 @@ import {
   findFamily,
   findSameFits,
   listSizingChoices,
+  ownChoiceId,
   type CoverFile,
   type Family,
   type SizingChoice as Choice,
@@ -10,18 +11,18 @@ import {
 import { useMemo } from 'react'
 import { oneStep } from '../../../drafts/draft'
 import { useCover } from '../cover-context'
-import { EaseFields, RuleFields } from './SizingFields'
+import { CutFields, EaseFields, RuleFields } from './SizingFields'
 import { SizingTable } from './SizingTable'
 
 /** How the size is found: computed, by a recipe or by a rule of one's own, compared in one table. */
 export function SizingChoice() {
-  const { file, unit } = useCover()
+  const { file } = useCover()
   const family = findFamily(file.family)
-  return family && hasSizing(family, unit) ? <Choices family={family} /> : null
+  return family ? <Choices family={family} /> : null
 }
 
 function Choices({ family }: { readonly family: Family }) {
-  const { file, change } = useCover()
+  const { file, unit, change } = useCover()
   const choices = useMemo(() => listSizingChoices(file), [file])
   const chosen = chosenOf(file)
   const choose = (next: CoverFile) => change(oneStep, () => next)
@@ -35,21 +36,29 @@ function Choices({ family }: { readonly family: Family }) {
       )}
       {choices.length > 1 && <SizingTable choices={choices} chosen={chosen} onChoose={choose} />}
       <SameFits choices={choices} />
-      {chosen === 'computed' && <EaseFields />}
+      {chosen === 'computed' && hasEase(family, unit) && <EaseFields />}
+      {chosen === 'cut' && <CutFields />}
       {chosen === 'rule' && <RuleFields measures={family.ruleMeasures} />}
     </fieldset>
   )
 }
 
-/** Where ease has no meaning and nothing can be added by a rule, there is nothing to choose. */
-function hasSizing({ defaultEase, ruleMeasures }: Family, unit: Unit): boolean {
-  return ruleMeasures.length > 0 || defaultEase(unit).height > 0
-}
-
 /** Which row of the table is in use; `rule` where it is none of them. */
 function chosenOf({ sizing }: CoverFile): string {
-  if (sizing?.mode === 'recipe') return sizing.recipe
-  return sizing?.mode === 'rule' ? 'rule' : 'computed'
+  switch (sizing?.mode) {
+    case 'recipe':
+      return typeof sizing.recipe === 'string' ? sizing.recipe : ownChoiceId(sizing.recipe.name)
+    case 'rule':
+    case 'cut':
+      return sizing.mode
+    default:
+      return 'computed'
+  }
+}
+
+/** Where a cover has no fit of its own there is no ease to aim at. */
+function hasEase({ defaultEase }: Family, unit: Unit): boolean {
+  return defaultEase(unit).height > 0
 }
 
 /** Amounts that differ only by what their seams take come to the same on the book. */

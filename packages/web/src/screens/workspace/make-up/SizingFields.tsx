@@ -36,6 +36,34 @@ export function EaseFields() {
   )
 }
 
+const panelRange: LengthRange = { min: mm(20), max: mm(3000) }
+
+/** How large the outer is that is cut already. */
+export function CutFields() {
+  const { file, unit, division, change } = useCover()
+  const { sizing } = file
+  if (sizing?.mode !== 'cut') return null
+  const field = (key: 'width' | 'height', label: string) => (
+    <LengthField
+      label={label}
+      unit={unit}
+      value={sizing[key]}
+      division={division}
+      range={panelRange}
+      onChange={typed =>
+        typed !== undefined &&
+        change(`cut-${key}`, current => ({ ...current, sizing: { ...sizing, [key]: typed } }))
+      }
+    />
+  )
+  return (
+    <div className="flex flex-wrap gap-6">
+      {field('width', 'Width of the panel')}
+      {field('height', 'Height of the panel')}
+    </div>
+  )
+}
+
 /** What a rule of one's own adds, and to which measurement. */
 export function RuleFields({ measures }: { readonly measures: readonly (keyof typeof measureWords)[] }) {
   const { file, unit, division, change } = useCover()

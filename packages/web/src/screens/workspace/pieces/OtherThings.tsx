@@ -71,7 +71,7 @@ function Answer({
 function objectOf({ object, unit }: ThingRow, { family }: Cover) {
   const read = readDraft({
     format: 'snowdrift/cover',
-    version: 1,
+    version: 2,
     unit,
     object,
     family: family.id,
