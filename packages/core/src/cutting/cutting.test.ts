@@ -9,6 +9,7 @@ import { turnOf } from './turns.js'
 import { needNotions, weighNotions } from './notions.js'
 import type { ShopOffer } from './offer.js'
 import { boughtCloth, layoutRequestOf } from './request-of.js'
+import { checkTurnedCard } from './turned-card.js'
 import { lengthToBuy, weighPurchases } from './shopping.js'
 import { afterWash, beforeWash } from './shrink.js'
 
@@ -29,7 +30,13 @@ function coverToCut(id: string, changes: object = {}): CoverToCut {
     ...changes,
   })
   if (!read.ok) throw new Error(read.issues[0]?.message)
-  return { id, name: id, pieces: plan(read.value).pieces, stack: read.value.stack }
+  return {
+    id,
+    name: id,
+    pieces: plan(read.value).pieces,
+    stack: read.value.stack,
+    cutFrom: read.value.cutFrom,
+  }
 }
 
 const one = coverToCut('one')
@@ -40,6 +47,43 @@ const layOut = (request: Parameters<typeof nest>[0]) => {
 }
 
 describe('the pieces of covers, by what they are cut from', () => {
+  it('with a cloth of their own stand by themselves, with its print, whatever their role', () => {
+    const own = coverToCut('own', {
+      cloths: [{ role: 'outer', name: 'Moss', thickness: '0.4 mm', print: 'two-way' }],
+      cutFrom: { flap: 'Moss', lining: 'Larch' },
+    })
+    const groups = groupPieces([own])
+    expect(groups.map(({ key, pieces }) => [key, pieces.map(({ piece }) => piece)])).to.deep.equal([
+      ['outer larch', ['outer', 'lining']],
+      ['padding fleece', ['padding']],
+      ['outer moss', ['flap', 'flap']],
+    ])
+    expect(groups.at(-1)?.pieces.map(({ turn }) => turn)).to.deep.equal(['half', 'half'])
+    expect(groups.at(-1)?.thickness).to.equal(0.4 * 320)
+  })
+
+  it('of card lie across their grain only where a sheet yields them all only so, and that is said', () => {
+    const linings = groupPieces([
+      coverToCut('case', {
+        object: { kind: 'journal', readings: { pageWidth: ['5 3/4'], pageHeight: ['8 1/4'] } },
+        family: 'board-cover',
+      }),
+    ]).find(({ role }) => role === 'card')
+    if (!linings) throw new Error('No card')
+    // two linings 6 × 8 1/2 and the spine’s 2 3/4 × 8 1/2: 14 3/4 in wide and ½ for scissors, all along the grain
+    const on = (width: number, length: number) => {
+      const sheet = { id: 'card', width: inches(width), length: inches(length), washed: true }
+      const request = layoutRequestOf(linings, { ...options, sheets: [sheet] })
+      if (!request) throw new Error('No request')
+      const layout = layOut(request)
+      return [layout.unplaced.length, checkTurnedCard(linings, layout).map(({ code }) => code)]
+    }
+    expect(on(15.5, 9)).to.deep.equal([0, []])
+    // 9 wide: the linings one above the other and turned, 6 + ¼ + 6 + ¼ + 2 3/4, the spine’s turned with them
+    expect(on(9, 15.5)[0]).to.equal(0)
+    expect(on(9, 15.5)[1]).to.include('card-turned')
+  })
+
   it('stand together by role and material, a copy each', () => {
     const groups = groupPieces([one])
     expect(groups.map(({ key, pieces }) => [key, pieces.map(({ label }) => label)])).to.deep.equal([

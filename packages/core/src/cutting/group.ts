@@ -1,7 +1,9 @@
-import { turnOf } from './turns.js'
+import { mayLieAcross, turnOf } from './turns.js'
 import { absentLayer } from './absent-layer.js'
 import type { Length } from '../length/length.js'
+import type { CutFrom } from '../material/cut-from.js'
 import type { Layer } from '../material/layer.js'
+import type { Material } from '../material/material.js'
 import type { Role } from '../material/role.js'
 import type { Turn } from '../nest/request.js'
 import { namePiece } from '../extras/name-piece.js'
@@ -13,6 +15,8 @@ export interface CoverToCut {
   readonly name: string
   readonly pieces: readonly Piece[]
   readonly stack: readonly Layer[]
+  /** What single pieces are cut from where that is not the cloth of their role. */
+  readonly cutFrom: CutFrom
 }
 
 /** All pieces that come from one material, of one cover or of several. */
@@ -40,6 +44,8 @@ export interface GroupPiece {
   readonly width: Length
   readonly height: Length
   readonly turn: Turn
+  /** How it may lie where no sheet yields them all otherwise: card linings across their grain. */
+  readonly turnIfNeeded?: Turn
 }
 
 /** Sorts the pieces of covers by what they are cut from, in the order in which the covers name it. */
@@ -47,12 +53,12 @@ export function groupPieces(covers: readonly CoverToCut[]): readonly CuttingGrou
   const groups = new Map<string, CuttingGroup>()
   for (const cover of covers)
     for (const piece of cover.pieces) {
-      const layer = cover.stack.find(({ role }) => role === piece.role) ?? absentLayer(piece.role)
-      const key = `${piece.role} ${layer.name.trim().toLowerCase()}`.trim()
+      const layer = materialOf(cover, piece)
+      const key = `${layer.role} ${layer.name.trim().toLowerCase()}`.trim()
       const before = groups.get(key)
       groups.set(key, {
         key,
-        role: piece.role,
+        role: layer.role,
         material: layer.name,
         thickness: layer.thickness,
         shrinkage: layer.shrinkage,
@@ -62,6 +68,14 @@ export function groupPieces(covers: readonly CoverToCut[]): readonly CuttingGrou
       })
     }
   return [...groups.values()]
+}
+
+/** What a piece is cut from: its own cloth, or the layer of its role. */
+export function materialOf(
+  { stack, cutFrom }: Pick<CoverToCut, 'stack' | 'cutFrom'>,
+  { id, role }: Pick<Piece, 'id' | 'role'>,
+): Material {
+  return cutFrom[id] ?? stack.find(layer => layer.role === role) ?? absentLayer(role)
 }
 
 /** What of a cloth decides how pieces lie on it; what it does not say is nothing of note. */
@@ -89,7 +103,7 @@ export function cutFrom(
   }
 }
 
-function copiesOf(cover: CoverToCut, piece: Piece, layer: Layer, several: boolean): readonly GroupPiece[] {
+function copiesOf(cover: CoverToCut, piece: Piece, layer: Material, several: boolean): readonly GroupPiece[] {
   const { id, count, blank } = piece
   const name = namePiece(id)
   return Array.from({ length: count }, (_, index) => ({
@@ -103,5 +117,6 @@ function copiesOf(cover: CoverToCut, piece: Piece, layer: Layer, several: boolea
     width: blank?.cut ?? piece.width.cut,
     height: blank?.cut ?? piece.height.cut,
     turn: turnOf(piece, layer),
+    ...(mayLieAcross(piece, layer) && { turnIfNeeded: 'quarter' as const }),
   }))
 }

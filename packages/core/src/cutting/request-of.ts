@@ -57,17 +57,25 @@ export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): L
     budgetMs,
     seed: 1,
     cloths,
-    pieces: group.pieces.map(({ id, width, height, turn }) => {
+    pieces: group.pieces.map(({ id, width, height, turn, turnIfNeeded }) => {
       const pin = pins[id]
       const cloth = pin && cloths.find(candidate => candidate.id === pin.cloth)
       const [wide, high] = pin?.turned ? [height, width] : [width, height]
       const holds =
         cloth !== undefined &&
         pin !== undefined &&
-        (!pin.turned || turn === 'quarter') &&
+        (!pin.turned || turn === 'quarter' || turnIfNeeded === 'quarter') &&
         pin.x + wide <= cloth.width &&
         pin.y + high <= (cloth.length ?? Infinity)
-      return { id, width, height, turn, count: 1, ...(holds && { pin }) }
+      return {
+        id,
+        width,
+        height,
+        turn,
+        count: 1,
+        ...(turnIfNeeded && { turnIfNeeded }),
+        ...(holds && { pin }),
+      }
     }),
   }
 }

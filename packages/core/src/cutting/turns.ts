@@ -9,6 +9,11 @@ const alongTheGrain: ReadonlySet<Role> = new Set(['board', 'card', 'binding'])
 /** So much longer than wide is a strip. */
 const stripLike = 6
 
+/** Card would rather lie along its grain; where a sheet yields them all only so, plain card may lie across it. */
+export function mayLieAcross({ role }: Pick<Piece, 'role'>, { print }: Pick<Layer, 'print'>): boolean {
+  return role === 'card' && print === 'none'
+}
+
 /** How a piece may be turned: a one-way print not at all, a two-way print by a half, plain cloth by a quarter where grain allows. */
 export function turnOf({ role, width, height, blank }: Piece, { print }: Pick<Layer, 'print'>): Turn {
   if (print === 'one-way') return 'none'

@@ -18,6 +18,10 @@ import { prepareTask, type Sheet, type Task } from './task.js'
  * laid and the rest is `unplaced`.
  */
 export function* nesting(request: LayoutRequest): Generator<Layout | undefined, void> {
+  yield* search(turnedAsNeeded(request))
+}
+
+function* search(request: LayoutRequest): Generator<Layout | undefined, void> {
   const task = prepareTask(request)
   const { sheets, kit } = task
   if (kit.count === 0) {
@@ -31,6 +35,25 @@ export function* nesting(request: LayoutRequest): Generator<Layout | undefined, 
   const enough = yield* layOnCut(task, cut, random, endless.length === 0)
   if (enough) return
   if (endless.length > 0) yield* layOnEndless(task, cut, endless, random)
+}
+
+/** What would rather not be turned is turned only where a first layout cannot lay as much without. */
+function turnedAsNeeded(request: LayoutRequest): LayoutRequest {
+  if (request.pieces.every(({ turnIfNeeded }) => turnIfNeeded === undefined)) return request
+  const left = leftOf(request)
+  if (left === 0) return request
+  const pieces = request.pieces.map(({ turn, turnIfNeeded, ...piece }) => ({
+    ...piece,
+    turn: turnIfNeeded ?? turn,
+  }))
+  const turned = { ...request, pieces }
+  return leftOf(turned) < left ? turned : request
+}
+
+/** How many a first layout has no room for. */
+function leftOf(request: LayoutRequest): number {
+  for (const found of search(request)) if (found) return found.unplaced.length
+  return request.pieces.length
 }
 
 /** Whatever is found first, so that there is something to show however soon the search is stopped. */

@@ -31,6 +31,8 @@ export interface LayoutPiece {
   readonly height: Length
   readonly count: number
   readonly turn: Turn
+  /** How it may be turned where not all can be laid otherwise. */
+  readonly turnIfNeeded?: Turn
   /** Where the first of its copies must lie. */
   readonly pin?: Pin
 }

@@ -13,11 +13,13 @@ import type { Plan } from '../plan/plan.js'
  */
 export function clothNeeded(
   { pieces }: Pick<Plan, 'pieces'>,
-  { stack, unit }: Pick<Cover, 'stack' | 'unit'>,
+  { stack, cutFrom, unit }: Pick<Cover, 'stack' | 'cutFrom' | 'unit'>,
   role: Role,
   clothWidth: Length,
 ): Length | undefined {
-  const [group] = groupPieces([{ id: '', name: '', pieces, stack }]).filter(known => known.role === role)
+  const [group] = groupPieces([{ id: '', name: '', pieces, stack, cutFrom }]).filter(
+    known => known.role === role,
+  )
   const request =
     group &&
     layoutRequestOf(group, {

@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { CoverFile } from '../file/cover-schema.js'
-import { codesOf, cutOf, familyFile, planFrom } from '../file/testing/cover-files.js'
+import { codesOf, coverFrom, cutOf, familyFile, planFrom } from '../file/testing/cover-files.js'
 import { families } from '../families/registry.js'
 import { mm, toMm } from '../length/length.js'
 import { findLimit, listLimitQuestions, scaleBook, type LimitQuestion } from './limit.js'
@@ -20,7 +20,27 @@ const lengthOf = (file: CoverFile, question: LimitQuestion, on: Sheet) => {
   return limit.found === 'length' ? toMm(limit.length) : limit.found
 }
 
+const fits = (file: CoverFile, on: Sheet) => fitsOnSheet(planFrom(file), coverFrom(file), on)
+
 describe('the question turned round', () => {
+  it('lays out as the layout does: room for scissors, turned where print and grain allow, of its own cloth only', () => {
+    const file = familyFile('slip-cover')
+    // outer 362 × 262 and two flaps 172 × 262, 6 apart: 362 + 2·(172 + 6) = 718 in a row
+    const laid = (width: number, length: number, changes: Partial<CoverFile> = {}) =>
+      fits({ ...file, ...changes }, sheet(width, length))
+    expect([laid(718, 262), laid(717, 262)]).to.deep.equal([true, false])
+    // all turned, one above the other
+    expect(laid(262, 718)).to.equal(true)
+    const oneWay = { layers: [{ role: 'outer' as const, thickness: '0.3125 mm', print: 'one-way' as const }] }
+    expect(laid(262, 718, oneWay)).to.equal(false)
+    // the flaps from a cloth of their own leave the outer alone
+    const own = {
+      cloths: [{ role: 'outer' as const, name: 'moss', thickness: '0.3 mm' }],
+      cutFrom: { flap: 'moss' },
+    }
+    expect(laid(362, 262, own)).to.equal(true)
+  })
+
   it('says how thick a spine still leaves the turn-in', () => {
     // outer 2·162 + 2·3.1409 + sw + 2·25 = 380.2819 + sw; 450 leaves 69.718: 70 makes 450.28, 69 makes 449.28 → 450
     const file = familyFile('board-cover', { object: journal })
@@ -52,7 +72,7 @@ describe('the question turned round', () => {
     const limit = findLimit(file, { kind: 'size' }, sheet(500, 300))
     expect(limit.found === 'factor' && limit.factor).to.equal(1.04)
     if (limit.found !== 'factor') throw new Error('No limit')
-    expect(fitsOnSheet(planFrom(limit.file).pieces, sheet(500, 300))).to.equal(true)
+    expect(fits(limit.file, sheet(500, 300))).to.equal(true)
     expect(cutOf(planFrom(scaleBook(file, 1.05)), 'outer')).to.equal('1 × 406 mm × 302 mm')
   })
 
@@ -74,27 +94,14 @@ describe('the question turned round', () => {
         const limit = findLimit(file, question, sheet(1400, 3000))
         expect(limit.found, `${id}: ${label}`).not.to.equal('nothing')
         if (limit.found !== 'nothing')
-          expect(fitsOnSheet(planFrom(limit.file).pieces, sheet(1400, 3000)), `${id}: ${label}`).to.equal(
-            true,
-          )
+          expect(fits(limit.file, sheet(1400, 3000)), `${id}: ${label}`).to.equal(true)
       }
     }
   })
 })
 
 describe('pieces on a sheet', () => {
-  const { pieces } = planFrom(familyFile('slip-cover'))
-
-  it('find room beside and below each other', () => {
-    // outer 362 × 262 and two flaps 172 × 262: 362 wide by 262 + 262; or 362 + 344 wide by 262
-    expect(cutOf(planFrom(familyFile('slip-cover')), 'flap')).to.equal('2 × 172 mm × 262 mm')
-    expect(fitsOnSheet(pieces, sheet(362, 524))).to.equal(true)
-    expect(fitsOnSheet(pieces, sheet(706, 262))).to.equal(true)
-    expect(fitsOnSheet(pieces, sheet(361, 900))).to.equal(false)
-    expect(fitsOnSheet(pieces, sheet(362, 523))).to.equal(false)
-  })
-
   it('need nothing of a material that none is cut from', () => {
-    expect(fitsOnSheet(pieces, { role: 'board', width: mm(1), length: mm(1) })).to.equal(true)
+    expect(fits(familyFile('slip-cover'), { role: 'board', width: mm(1), length: mm(1) })).to.equal(true)
   })
 })

@@ -37,7 +37,7 @@ export function findLimit(file: CoverFile, question: LimitQuestion, sheet: Sheet
     const made = readPlannable(candidate)
     if (!made) return false
     const planned = plan(made)
-    return fitsOnSheet(planned.pieces, sheet) && troublesOf(planned).every(code => tolerated.includes(code))
+    return fitsOnSheet(planned, made, sheet) && troublesOf(planned).every(code => tolerated.includes(code))
   }
   if (question.kind === 'size') return findFactor(file, works)
   return findLength(file, question, works)

@@ -44,5 +44,11 @@ export function coverToCut(changes: Partial<CoverFile> = {}): CoverToCut {
   const read = readCover(coverFile(changes))
   if (!read.ok) throw new Error(read.issues.map(({ message }) => message).join(' '))
   const cover = read.value
-  return { id: 'ours', name: cover.name, pieces: plan(cover).pieces, stack: cover.stack }
+  return {
+    id: 'ours',
+    name: cover.name,
+    pieces: plan(cover).pieces,
+    stack: cover.stack,
+    cutFrom: cover.cutFrom,
+  }
 }

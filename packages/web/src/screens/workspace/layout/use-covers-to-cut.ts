@@ -24,7 +24,7 @@ export function useCoversToCut(
         const own = id === ownId ? planned : row && plannedOf(row.file)
         const name = (id === ownId ? file.name : row?.file.name) ?? ''
         if (!own?.plan || !own.cover) return []
-        return [{ id, name, pieces: own.plan.pieces, stack: own.cover.stack }]
+        return [{ id, name, pieces: own.plan.pieces, stack: own.cover.stack, cutFrom: own.cover.cutFrom }]
       }),
     [coverIds, rows, ownId, file, planned],
   )

@@ -126,9 +126,12 @@ function WaysFromIt({ file, sheet }: { readonly file: CoverFile; readonly sheet:
   const ways = useMemo(
     () =>
       families.map(family => {
-        const { plan } = plannedOf(switchFamily(file, family.id))
+        const { plan, cover } = plannedOf(switchFamily(file, family.id))
         const uses = plan?.pieces.some(piece => piece.role === sheet.role) ?? false
-        return { name: family.words.name, answer: plan && uses ? fitsOnSheet(plan.pieces, sheet) : undefined }
+        return {
+          name: family.words.name,
+          answer: plan && cover && uses ? fitsOnSheet(plan, cover, sheet) : undefined,
+        }
       }),
     [file, sheet],
   )
