@@ -21,6 +21,8 @@ export interface SimulationOptions {
   readonly seed?: number
   readonly hand?: Hand
   readonly uncertainty?: Uncertainty
+  /** Whether it is to be found out how exact each handwork must be, too. */
+  readonly exactness?: boolean
 }
 
 /** Beyond this the answer does not change any more: its standard error is below 0.05 %. */
@@ -44,6 +46,7 @@ export function* simulating(
     seed = usualSeed,
     hand = usualHand,
     uncertainty = deriveUncertainty,
+    exactness = false,
   }: SimulationOptions = {},
 ): Generator<number, Simulation | undefined> {
   const judged = judgedIn(planned)
@@ -55,7 +58,7 @@ export function* simulating(
     ...clearances.map(clearance => gaugeOf({ parts: 1, ...clearance, plannedMm: toMm(clearance.room) })),
   ]
   const made = yield* makeMany(gauges, { count, seed })
-  return summarise(judged, gauges, made, { count, seed })
+  return summarise(judged, gauges, made, { count, seed, exactness })
 }
 
 /** What a make is judged by: the cover’s own fits, how its contents fit into it, and the rooms it must keep. */

@@ -11,7 +11,7 @@ export function* answerChance({ id, file, whatIf, remedies }: ChanceRequest): Ge
   const cover = read.value
   const planned = plan(cover)
   const parts = 1 + (whatIf.length > 0 ? 1 : 0) + (remedies ? remedyShare : 0)
-  const simulation = yield* inShare(id, simulating(cover, planned), 0, 1 / parts)
+  const simulation = yield* inShare(id, simulating(cover, planned, { exactness: remedies }), 0, 1 / parts)
   yield { id, kind: 'chance', simulation }
   let done = 1
   if (whatIf.length > 0) {

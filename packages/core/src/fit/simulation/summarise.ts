@@ -1,4 +1,5 @@
 import type { Direction } from '../../finding/finding.js'
+import { findExactness, type Exactness, type Tolerated } from './exactness.js'
 import { endless, toMm } from '../../length/length.js'
 import type { Clearance } from '../clearance.js'
 import type { Fit } from '../fit.js'
@@ -20,6 +21,8 @@ export interface Simulation {
   readonly serves: readonly { readonly book: number; readonly chance: number }[]
   /** The chance where every direction is cut to its best ease. */
   readonly bestChance: number
+  /** How exact each handwork must be; only where it was asked for. */
+  readonly exactness?: readonly Exactness[]
 }
 
 export interface DirectionOdds {
@@ -49,7 +52,11 @@ export function summarise(
   { fits, clearances }: Judged,
   gauges: readonly Gauge[],
   { valuesMm: made, decided }: Makes,
-  { count, seed }: { readonly count: number; readonly seed: number },
+  {
+    count,
+    seed,
+    exactness = false,
+  }: { readonly count: number; readonly seed: number; readonly exactness?: boolean },
 ): Simulation {
   const goes = fits.map((fit, index) => marksOf(made[index], [fitStretch(fit)]))
   const serves = clearances.map(({ works }, index) =>
@@ -84,6 +91,7 @@ export function summarise(
     seed,
     chance: shareOf(allOf(count, [...goes, ...serves])),
     directions,
+    ...(exactness && { exactness: findExactness(toleratedOf({ fits, clearances }, made)) }),
     serves: servedShares(clearances, serves, count),
     bestChance: shareOf(
       allOf(count, [
@@ -92,6 +100,27 @@ export function summarise(
       ]),
     ),
   }
+}
+
+function toleratedOf({ fits, clearances }: Judged, made: readonly Float64Array[]): readonly Tolerated[] {
+  return [
+    ...fits.map((fit, index): Tolerated => ({
+      direction: fit.direction,
+      valuesMm: made[index] ?? none,
+      making: fit.making,
+      isRoom: false,
+      parts: fit.parts,
+      stretches: [fitStretch(fit)],
+    })),
+    ...clearances.map(({ direction, making, parts = 1, works }, index): Tolerated => ({
+      direction,
+      valuesMm: made[fits.length + index] ?? none,
+      making,
+      isRoom: true,
+      parts,
+      stretches: works.map(({ from, to = endless }) => ({ fromMm: toMm(from), toMm: toMm(to) })),
+    })),
+  ]
 }
 
 const none = new Float64Array(0)

@@ -7,6 +7,7 @@ import { stationOf } from '../stations'
 import { ChanceLine } from './ChanceLine'
 import { EaseCharts } from './EaseCharts'
 import { EaseSliders } from './EaseSliders'
+import { HowExact } from './HowExact'
 import { Sources } from './Sources'
 import { TrialPiece } from './TrialPiece'
 import { useChance } from './use-chance'
@@ -48,6 +49,7 @@ export function FitStation() {
         <>
           <EaseSliders simulation={simulation} />
           <EaseCharts directions={simulation.directions} makes={simulation.makes} unit={unit} />
+          {simulation.exactness && <HowExact exactness={simulation.exactness} unit={unit} />}
           <Sources simulation={simulation} remedies={chance.remedies} unit={unit} />
         </>
       )}
