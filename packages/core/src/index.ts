@@ -85,11 +85,14 @@ export { sayAmounts } from './length/amounts.js'
 export { applyRepair } from './file/apply-repair.js'
 export { changeUnit, sayObjectUnit, sayUnit } from './file/change-unit.js'
 export { coverFormat, coverVersion } from './file/cover-schema.js'
+export { cutPieceFrom, notePiece, setPieced } from './file/own-cloth.js'
 export { inPresentWords } from './file/upgrades.js'
 export type {
   CoverFile,
   TypedExtra,
+  TypedCloth,
   TypedLayer,
+  TypedRecipe,
   TypedObject,
   TypedReading,
   TypedSizing,

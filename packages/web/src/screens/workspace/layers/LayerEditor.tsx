@@ -1,16 +1,19 @@
 import {
   defaultInset,
   mm,
+  namePiece,
   pressedThickness,
   readLength,
   sayThickness,
   type MaterialRow,
+  type Role,
   type TypedLayer,
   type TypedMaterial,
   type Unit,
   roleWords,
 } from '@snowdrift/core'
 import { ArrowDown, X } from 'lucide-react'
+import { CheckField } from '../../../parts/CheckField'
 import { IconButton } from '../../../parts/IconButton'
 import { controlLook, Field } from '../../../parts/Field'
 import { FindingNote } from '../../../parts/FindingNote'
@@ -108,10 +111,26 @@ export function LayerEditor({ layer, materials, isUnused, onChange, onRemove, on
             onChange={print => set({ print })}
           />
           {role !== 'lining' && (
-            <Quilted quilted={layer.quilted ?? false} onChange={quilted => set({ quilted })} />
+            <div className="self-end pb-2">
+              <CheckField
+                label="Quilted, cut oversize and trimmed"
+                checked={layer.quilted ?? false}
+                onChange={quilted => set({ quilted })}
+              />
+            </div>
+          )}
+          {hasInset && (
+            <div className="self-end pb-2">
+              <CheckField
+                label="Fused: what it lies behind gives no more"
+                checked={layer.fused ?? role === 'interfacing'}
+                onChange={fused => set({ fused })}
+              />
+            </div>
           )}
         </div>
       </details>
+      {hasInset && <LiesBehind layer={layer} onChange={backs => set({ backs })} />}
       {findingsAbout(planned, `layer:${role}`).map(finding => (
         <FindingNote key={finding.code} finding={finding} unit={unit} />
       ))}
@@ -134,7 +153,7 @@ interface MaterialChoiceProps {
 
 function MaterialChoice({ layer, materials, onChoose }: MaterialChoiceProps) {
   const { unit } = useCover()
-  const { name = '', role, inset, quilted } = layer
+  const { name = '', role, inset, quilted, backs } = layer
   const { own, typical } = choicesFor(role, materials, unit)
   const known = [...own, ...typical]
   const choose = (next: string) => {
@@ -144,6 +163,7 @@ function MaterialChoice({ layer, materials, onChoose }: MaterialChoiceProps) {
       ...material,
       ...(inset !== undefined && { inset }),
       ...(quilted !== undefined && { quilted }),
+      ...(backs !== undefined && { backs }),
     })
   }
   return (
@@ -180,25 +200,41 @@ function MaterialGroup({
   )
 }
 
-function Quilted({
-  quilted,
+/** The panels that it lies behind; each is cut, counted and bought by itself. */
+function LiesBehind({
+  layer,
   onChange,
 }: {
-  readonly quilted: boolean
-  readonly onChange: (quilted: boolean) => void
+  readonly layer: TypedLayer
+  readonly onChange: (backs: string[]) => void
 }) {
+  const { planned } = useCover()
+  const backs = layer.backs ?? ['outer']
+  const pieces = planned.plan?.pieces.flatMap(({ id, role }) => (cloth.has(role) ? [id] : [])) ?? []
+  const choices = [...new Set(['outer', ...pieces, ...backs])]
+  const toggle = (piece: string, isBacked: boolean) => {
+    const next = choices.filter(id => (id === piece ? isBacked : backs.includes(id)))
+    if (next.length > 0) onChange(next)
+  }
   return (
-    <label className="flex min-h-7 items-center gap-2 self-end pb-2">
-      <input
-        type="checkbox"
-        className="size-4 accent-(--thread)"
-        checked={quilted}
-        onChange={event => onChange(event.target.checked)}
-      />
-      Quilted, cut oversize and trimmed
-    </label>
+    <details>
+      <summary className="text-soft">Lies behind: {backs.map(namePiece).join(', ')}</summary>
+      <fieldset className="mt-2 grid gap-1 sm:grid-cols-2">
+        <legend className="sr-only">{roleWords[layer.role]} lies behind</legend>
+        {choices.map(piece => (
+          <CheckField
+            key={piece}
+            label={namePiece(piece)}
+            checked={backs.includes(piece)}
+            onChange={isBacked => toggle(piece, isBacked)}
+          />
+        ))}
+      </fieldset>
+    </details>
   )
 }
+
+const cloth: ReadonlySet<Role> = new Set(['outer', 'lining', 'trim'])
 
 /** Of a share that was typed as nobody can read it, the text. */
 function shareToPercent(share: number): number {

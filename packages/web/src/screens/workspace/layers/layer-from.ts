@@ -30,6 +30,7 @@ export function firstLayer(role: Role, materials: readonly MaterialRow[], unit: 
   return material ? { ...material } : { role, name: roleWords[role], thickness: '0.3 mm' }
 }
 
-function inUnit({ material, unit }: MaterialRow, into: Unit): TypedMaterial {
+/** A material of the workshop as the cover writes it. */
+export function inUnit({ material, unit }: MaterialRow, into: Unit): TypedMaterial {
   return unit === into ? material : { ...material, thickness: sayUnit(material.thickness, unit) }
 }

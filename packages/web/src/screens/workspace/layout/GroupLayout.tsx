@@ -1,5 +1,6 @@
 import {
   boughtCloth,
+  checkTurnedCard,
   findToBuy,
   mm,
   clashingPins,
@@ -17,6 +18,7 @@ import {
 } from '@snowdrift/core'
 import { OctagonAlert } from 'lucide-react'
 import { useMemo, useState } from 'react'
+import { FindingNote } from '../../../parts/FindingNote'
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
@@ -113,6 +115,9 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
   return (
     <div className="grid gap-3">
       <Summary group={group} layout={layout} request={request} />
+      {checkTurnedCard(group, layout).map(finding => (
+        <FindingNote key={finding.about} finding={finding} unit={unit} />
+      ))}
       {describeUnplaced(layout.unplaced, sayProperly(unit), namesIn(job, unit)).map(
         ({ code, message, hint }) => (
           <div key={message} className="flex gap-2 border-l-3 border-bad py-1 pl-3" data-finding={code}>

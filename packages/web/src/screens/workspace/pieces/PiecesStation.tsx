@@ -10,6 +10,7 @@ import { stationOf } from '../stations'
 import { FitTable } from './FitTable'
 import { Joinings } from './Joinings'
 import { OtherThings } from './OtherThings'
+import { PieceMakeUp } from './PieceMakeUp'
 import { ReasonSum } from './ReasonSum'
 
 /** Every piece with its size and the reasons that add up to it; what to buy; how it fits. */
@@ -70,7 +71,10 @@ function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit 
       <details>
         <summary className="flex flex-wrap items-baseline gap-x-3">
           <span className="w-8 text-soft">{count} ×</span>
-          <span className="flex-1 font-medium">{namePiece(id)}</span>
+          <span className="flex-1 font-medium">
+            {namePiece(id)}
+            <OwnWords piece={id} />
+          </span>
           <span className="text-lg">
             <Length value={width.cut} unit={unit} bare /> × <Length value={height.cut} unit={unit} />
           </span>
@@ -80,7 +84,7 @@ function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit 
           <ReasonSum name="Width" side={width} unit={unit} />
           <ReasonSum name="Height" side={height} unit={unit} />
           <p className="text-sm text-soft">
-            Cut from {roleWords[role].toLowerCase()}, width along the wrap.
+            {roleWords[role]}, width along the wrap.
             {trimTo && (
               <>
                 {' '}
@@ -96,10 +100,19 @@ function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit 
               </>
             )}
           </p>
+          <PieceMakeUp piece={piece} />
         </div>
       </details>
     </li>
   )
+}
+
+/** Of a piece with a cloth of its own, its name; and what was noted of it. */
+function OwnWords({ piece }: { readonly piece: string }) {
+  const { file } = useCover()
+  const [cloth, note] = [file.cutFrom?.[piece], file.pieceNotes?.[piece]]
+  const said = [cloth && `of ${cloth}`, note].filter(Boolean).join(' · ')
+  return said ? <span className="block text-sm font-normal text-soft">{said}</span> : null
 }
 
 function NotionRow({ notion, unit }: { readonly notion: Notion; readonly unit: Unit }) {
