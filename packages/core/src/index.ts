@@ -86,6 +86,8 @@ export { applyRepair } from './file/apply-repair.js'
 export { changeUnit, sayObjectUnit, sayUnit } from './file/change-unit.js'
 export { coverFormat, coverVersion } from './file/cover-schema.js'
 export { cutPieceFrom, notePiece, setPieced } from './file/own-cloth.js'
+export { takeStandardSize } from './file/take-standard-size.js'
+export { standardPages, standardThings, type StandardSize } from './object/standard-sizes.js'
 export { inPresentWords } from './file/upgrades.js'
 export type {
   CoverFile,
@@ -160,8 +162,17 @@ export { customary, defaultTapeDivision, oneOf, units, type Unit } from './lengt
 export { typicalMaterials, type TypedMaterial } from './file/typical-materials.js'
 export { namePiece } from './extras/name-piece.js'
 export { pressedThickness, prints } from './material/material.js'
+export { stiffnesses, type Stiffness } from './material/material.js'
 export { roles, roleWords, type Role } from './material/role.js'
-export { objectKinds, spineShapes, usualSpine, type ObjectKind, type SpineShape } from './object/kind.js'
+export {
+  edgeShapes,
+  objectKinds,
+  spineShapes,
+  usualSpine,
+  type EdgeShape,
+  type ObjectKind,
+  type SpineShape,
+} from './object/kind.js'
 export { readingStateWords, readingWords } from './object/reading-words.js'
 export {
   readingKeys,

@@ -151,6 +151,8 @@ export interface FamilyDefinition<Options extends object> {
   readonly defaultInset?: (role: Role, unit: Unit) => Length | undefined
   /** Strict schema of the options as typed, lengths in `unit`; its fields carry label and help as `meta`. */
   readonly options: (unit: Unit) => z.ZodObject<z.ZodRawShape> & z.ZodType<Options>
+  /** Options that do nothing beside the others as they stand (`options` with every default): the form leaves them out. */
+  readonly unused?: (options: Readonly<Record<string, unknown>>) => readonly string[]
   /** The options of a job with every default filled in, for the form on screen. */
   readonly resolveOptions: (job: Job<Options>) => object
   readonly recipes: readonly Recipe<Options>[]

@@ -26,6 +26,7 @@ export const boardCover = defineFamily<BoardCoverOptions>({
   defaultSeam: unit => customary(1 / 4, unit),
   defaultEase: () => ({ width: zero, height: zero }),
   options,
+  unused: ({ binding }) => (binding === 'elastic' ? [] : ['cord']),
   resolveOptions: job => {
     const resolved = resolveOptions(job)
     return { ...resolved, spineWidth: sizeCase(job, resolved).spineWidth.cut }

@@ -29,6 +29,10 @@ export const sleeve = defineFamily<SleeveOptions>({
   defaultEase: () => deviceEase,
   defaultInset: role => (role === 'padding' ? zero : undefined),
   options,
+  unused: ({ edge, quilted }) => [
+    ...(edge === 'bound' ? ['turningOpening'] : ['bindingWidth', 'mouth']),
+    ...(quilted === true ? [] : ['quiltBothWays', 'trimAllowance']),
+  ],
   resolveOptions: job => {
     const resolved = resolveOptions(job)
     const binding = cutPieces(job, sizeWall(job, resolved), resolved).find(({ id }) => id === 'binding')

@@ -31,6 +31,7 @@ export const turnedFlapCover = defineFamily<TurnedFlapOptions>({
   defaultEase: foldedBookEase,
   options,
   resolveOptions,
+  unused: ({ construction }) => (construction === 'single' ? [] : ['endHem', 'headTailTurn']),
   recipes,
   plan: job => {
     const { object, stack, seam } = job

@@ -37,6 +37,7 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
   defaultEase: () => deviceEase,
   options,
   resolveOptions,
+  unused: ({ pocket }) => (pocket === true ? [] : ['pocketDrop', 'scoopWidth', 'scoopDepth']),
   recipes,
   plan: job => {
     const resolved = resolveOptions(job)

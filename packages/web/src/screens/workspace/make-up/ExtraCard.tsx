@@ -4,6 +4,7 @@ import {
   findExtra,
   findFamily,
   listOptionFields,
+  type Plan,
   type TypedExtra,
 } from '@snowdrift/core'
 import { X } from 'lucide-react'
@@ -46,7 +47,7 @@ export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) 
       settled={placed ? { ...placed } : {}}
       unit={unit}
       division={division}
-      choices={{ on: carriersOf(planned.plan?.pieces ?? [], planned.plan?.extraPieces ?? {}) }}
+      choices={{ on: carriersOf(planned.plan) }}
       onChange={set}
     />
   )
@@ -85,14 +86,14 @@ export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) 
   )
 }
 
-/** The pieces that something can be sewn to: all that the way of making cuts. */
-function carriersOf(
-  pieces: readonly { readonly id: string }[],
-  extraPieces: Readonly<Record<string, number>>,
-): Readonly<Record<string, string>> {
-  const own = pieces.filter(({ id }) => !(id in extraPieces))
+/** The panels and the pieces that something can be sewn to: all that the way of making brings. */
+function carriersOf(plan: Plan | undefined): Readonly<Record<string, string>> {
+  if (!plan) return { '': 'where it usually sits' }
+  const panels = plan.strip.panels.filter(({ kind }) => kind !== 'gap' && kind !== 'fore-edge')
+  const pieces = plan.pieces.filter(({ id }) => !(id in plan.extraPieces))
   return {
     '': 'where it usually sits',
-    ...Object.fromEntries(own.map(({ id }) => [id, namePiece(id)])),
+    ...Object.fromEntries(pieces.map(({ id }) => [id, `the piece ${namePiece(id)}`])),
+    ...Object.fromEntries(panels.map(({ id, name }) => [id, name])),
   }
 }

@@ -14,6 +14,9 @@ export function OptionsForm() {
   const family = findFamily(file.family)
   if (!family) return null
   const settled = planned.plan?.settled
+  const unused = family.unused?.((settled?.options ?? {}) as Record<string, unknown>) ?? []
+  // what was stated stays in sight, so that it can be taken out
+  const hidden = new Set(settled ? unused.filter(key => !(key in (file.options ?? {}))) : [])
   const isSeamed = family.traits.includes('seamed')
   return (
     <section className="grid gap-5">
@@ -30,7 +33,7 @@ export function OptionsForm() {
         />
       )}
       <OptionFields
-        fields={listOptionFields(family.options(unit))}
+        fields={listOptionFields(family.options(unit)).filter(([key]) => !hidden.has(key))}
         values={file.options ?? {}}
         settled={(settled?.options ?? {}) as Record<string, unknown>}
         unit={unit}

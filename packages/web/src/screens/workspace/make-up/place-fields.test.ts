@@ -17,8 +17,8 @@ const fieldsOf = (type: string, family: string, typed: Omit<TypedExtra, 'type'> 
 describe('the fields of an extra’s place', () => {
   it('are those that move it on this way of making', () => {
     expect(fieldsOf('patch', 'slip-cover')).to.deep.equal({
-      own: ['width', 'height'],
-      place: ['on', 'x', 'y'],
+      own: ['on', 'width', 'height'],
+      place: ['x', 'y'],
     })
     expect(fieldsOf('tie-pair', 'slip-cover').place).to.deep.equal(['y'])
     expect(fieldsOf('tie-pair', 'sleeve').place).to.deep.equal(['x'])

@@ -3,7 +3,7 @@ import { placeKeys, type Extra, type OptionField, type Trait, type TypedExtra } 
 type Fields = readonly (readonly [string, OptionField])[]
 
 interface SplitFields {
-  /** What it is like. */
+  /** What it sits on, where that can be chosen, and what it is like. */
   readonly own: Fields
   /** What moves it on this cover, and what its file says of its place all the same, so that it can be taken out. */
   readonly place: Fields
@@ -18,8 +18,14 @@ export function splitPlaceFields(
 ): SplitFields {
   const all: readonly string[] = placeKeys
   const heeded: readonly string[] = extra.places(traits)
+  const first = heeded.includes('on') ? fields.filter(([key]) => key === 'on') : []
   return {
-    own: fields.filter(([key]) => !all.includes(key)),
-    place: fields.filter(([key]) => all.includes(key) && (heeded.includes(key) || key in typed)),
+    own: [...first, ...fields.filter(([key]) => !all.includes(key))],
+    place: fields.filter(
+      ([key]) =>
+        all.includes(key) &&
+        !first.some(([shown]) => shown === key) &&
+        (heeded.includes(key) || key in typed),
+    ),
   }
 }

@@ -11,13 +11,16 @@ import {
   usualSpine,
   units,
   type CoverFile,
+  type EdgeShape,
   type ObjectKind,
   type ReadingKey,
   type SpineShape,
+  type Stiffness,
   type TypedObject,
   type Unit,
 } from '@snowdrift/core'
 import { useMemo, useState } from 'react'
+import { NoteField } from '../../../parts/NoteField'
 import { SelectField } from '../../../parts/SelectField'
 import { DrawingView } from '../../../views/DrawingView'
 import { kindWords, spineWords } from '../../../views/kind-words'
@@ -25,13 +28,15 @@ import { useCover } from '../cover-context'
 import { useChance } from '../fit/use-chance'
 import { BookTabs } from './BookTabs'
 import { bestMeasuring, PaysMost, readingOf } from './PaysMost'
+import { OldCover } from './OldCover'
 import { ReadingList } from './ReadingList'
+import { StandardSizes } from './StandardSizes'
 import { ThingDiffers } from './ThingDiffers'
 import { WrappedCloth } from './WrappedCloth'
 
 /** What is covered, and what the tape says of it. */
 export function MeasureStation() {
-  const { file, unit } = useCover()
+  const { file, unit, change } = useCover()
   const { remedies } = useChance(file, { remedies: true, idleMs: 400 })
   const best = bestMeasuring(remedies)
   const asked = best && readingOf(best)
@@ -63,9 +68,12 @@ export function MeasureStation() {
           {best && asked === undefined && <PaysMost remedy={best} unit={unit} />}
           {things.length <= 1 && <BookTabs thing={thing} onChoose={setBook} />}
           {shown.includes('openWidth') && <WrappedCloth thing={thing} />}
+          <StandardSizes thing={thing} />
+          <OldCover />
           <details>
-            <summary className="text-soft">Other measurements</summary>
+            <summary className="text-soft">Other measurements, and stiffness</summary>
             <div className="mt-4 grid gap-5">
+              {things[thing] && hasSpine(file, things[thing]) && <StiffnessFields thing={thing} />}
               {readingKeys
                 .filter(reading => !shown.includes(reading))
                 .map(reading => (
@@ -81,8 +89,17 @@ export function MeasureStation() {
         </div>
         <MeasureGuide reading={focused} />
       </div>
+      <NoteField
+        label="Note on this cover"
+        value={file.note ?? ''}
+        onChange={note => change('note', current => withNote(current, note))}
+      />
     </div>
   )
+}
+
+function withNote({ note: _before, ...file }: CoverFile, note: string): CoverFile {
+  return note.trim() === '' ? file : { ...file, note }
 }
 
 const bookReadings: readonly ReadingKey[] = [
@@ -153,6 +170,15 @@ function ObjectFields({ thing }: { readonly thing: number }) {
           />
         </>
       )}
+      {isDevice(file) && (
+        <SelectField
+          label="Its edges"
+          help="Rounded edges need less cloth round them."
+          value={object.edges ?? 'eased'}
+          choices={edgeWords}
+          onChange={edges => set({ edges })}
+        />
+      )}
       <SelectField
         label="Reckoned in"
         help="Its cutting grid, and what is usual."
@@ -162,6 +188,44 @@ function ObjectFields({ thing }: { readonly thing: number }) {
       />
     </div>
   )
+}
+
+/** How stiff each cover board is, where they differ: the stiffer goes into its flap first. */
+function StiffnessFields({ thing }: { readonly thing: number }) {
+  const { file, change } = useCover()
+  const object: TypedObject = listThings(file)[thing] ?? { kind: 'hardcover' }
+  const set = (key: 'frontStiffness' | 'backStiffness', said: Stiffness | '') =>
+    change(oneStep, current =>
+      changeThing(current, thing, ({ [key]: _before, ...known }) =>
+        said === '' ? known : { ...known, [key]: said },
+      ),
+    )
+  const field = (key: 'frontStiffness' | 'backStiffness', label: string) => (
+    <SelectField
+      label={label}
+      value={object[key] ?? ''}
+      choices={{ '': 'not said', ...stiffnessWords }}
+      onChange={said => set(key, said)}
+    />
+  )
+  return (
+    <div className="col-span-2 grid grid-cols-2 gap-4">
+      {field('frontStiffness', 'Front cover is')}
+      {field('backStiffness', 'Back cover is')}
+    </div>
+  )
+}
+
+const stiffnessWords: Readonly<Record<Stiffness, string>> = { soft: 'soft', medium: 'medium', stiff: 'stiff' }
+
+const edgeWords: Readonly<Record<EdgeShape, string>> = {
+  square: 'square',
+  eased: 'eased, as most are',
+  round: 'round',
+}
+
+function isDevice({ family }: CoverFile): boolean {
+  return findFamily(family)?.traits.includes('device') ?? false
 }
 
 /** The kind brings its spine, unless the maker has said another than the kind before brought. */

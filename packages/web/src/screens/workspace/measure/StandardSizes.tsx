@@ -1,0 +1,57 @@
+import {
+  changeThing,
+  findFamily,
+  listThings,
+  standardPages,
+  standardThings,
+  takeStandardSize,
+} from '@snowdrift/core'
+import { oneStep } from '../../../drafts/draft'
+import { controlLook, Field } from '../../../parts/Field'
+import { useCover } from '../cover-context'
+
+/** Where nobody can lay a tape on it: paper, exercise books and the like, chosen instead of measured. */
+export function StandardSizes({ thing }: { readonly thing: number }) {
+  const { file, unit, change } = useCover()
+  const traits = findFamily(file.family)?.traits ?? []
+  const sizes = traits.includes('journal') ? standardPages : standardThings
+  if (traits.includes('device')) return null
+  const isTaken = Object.values(listThings(file)[thing]?.readings ?? {}).some(list =>
+    list?.some(reading => typeof reading === 'object' && reading.state === 'standard-size'),
+  )
+  const take = (id: string) => {
+    const size = sizes.find(known => known.id === id)
+    if (size)
+      change(oneStep, current => changeThing(current, thing, object => takeStandardSize(object, size, unit)))
+  }
+  return (
+    <details data-standard-sizes>
+      <summary className="text-soft">
+        {isTaken ? 'Of a standard size: counts as another copy' : 'Not at hand? Take a standard size'}
+      </summary>
+      <div className="mt-3 grid gap-2">
+        <Field
+          label="Standard size"
+          help="Books of one size differ by more than a tape: the chance counts them so."
+        >
+          {({ id, describedBy }) => (
+            <select
+              id={id}
+              aria-describedby={describedBy}
+              className={controlLook}
+              value=""
+              onChange={event => take(event.target.value)}
+            >
+              <option value="">choose …</option>
+              {sizes.map(({ id: key, name }) => (
+                <option key={key} value={key}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+      </div>
+    </details>
+  )
+}
