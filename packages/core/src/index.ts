@@ -1,5 +1,6 @@
 export { bodyOf, type BodyOf, type ColumnKind, type Columns, type RowOf } from './api/columns.js'
 export type { Problem } from './api/problem.js'
+export { readRuleBody, ruleColumns, ruleRow, type RuleBody, type RuleRow } from './api/rules.js'
 export {
   coverColumns,
   coverRow,

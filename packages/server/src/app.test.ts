@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { initialSettings } from '@snowdrift/core'
 import { expect } from 'chai'
 import { loadDemo } from './demo/load-demo.js'
-import { coverBody, materialBody, thingBody } from './testing/bodies.js'
+import { coverBody, materialBody, ruleBody, thingBody } from './testing/bodies.js'
 import { useTestApp } from './testing/test-database.js'
 
 describe('the server', function () {
@@ -30,6 +30,7 @@ describe('the server', function () {
     ['things', thingBody],
     ['covers', coverBody()],
     ['materials', materialBody],
+    ['rules', ruleBody],
   ] as const)
     it(`creates, reads, changes, deletes and brings back ${kind}`, async () => {
       const created = await app().request('POST', `/api/${kind}`, { body })
@@ -246,6 +247,35 @@ describe('the server', function () {
     expect((await app().request('GET', '/api/covers')).status).to.equal(200)
   })
 
+  it('keeps no two rules of one name for a way of making, and says so', async () => {
+    const named = (name: string, changes: object = {}) =>
+      app().request('POST', '/api/rules', { body: { ...ruleBody, name, ...changes } })
+    const first = await named('Wide rule')
+    expect(first.status).to.equal(201)
+    const twice = await named('wide RULE')
+    expect([twice.status, twice.body.issues?.[0]?.path]).to.deep.equal([422, 'name'])
+    expect(twice.body.issues?.[0]?.message).to.contain('already')
+    // for another way of making, in another workshop, and once the first is gone, it is free
+    expect((await named('Wide rule', { family: 'glued-wrap' })).status).to.equal(201)
+    const theirs = await app().request('POST', '/api/rules', {
+      body: { ...ruleBody, name: 'Wide rule' },
+      workshop: app().theirs,
+    })
+    expect(theirs.status).to.equal(201)
+    await app().request('DELETE', `/api/rules/${first.body.id}`, ifMatch(1))
+    expect((await named('Wide rule')).status).to.equal(201)
+    const back = await app().request('POST', `/api/rules/${first.body.id}/restore`)
+    expect(back.status).to.equal(422)
+  })
+
+  it('takes an older cover file in the words of now', async () => {
+    const { file } = coverBody()
+    const older = { ...file, version: 1, family: 'turned-flap-cover', options: {}, extras: [] }
+    const created = await app().request('POST', '/api/covers', { body: { thingId: null, file: older } })
+    expect(created.body.file).to.include({ version: 2, upgradedFrom: 1 })
+    expect(created.body.file).to.have.nested.property('sizing.easeWidth', '5 mm')
+  })
+
   it('loads the demo once into an empty workshop, each cover with other findings', async () => {
     const { readCover, plan } = await import('@snowdrift/core')
     const { ensureWorkshop } = await import('./db/repositories/workshops.js')
@@ -257,7 +287,7 @@ describe('the server', function () {
       [things, covers, materials].map(rows => rows.list(workshop, { limit: 100 })),
     )
     expect([allThings?.items.length, allCovers?.items.length, allMaterials?.items.length]).to.deep.equal([
-      10, 10, 16,
+      10, 12, 16,
     ])
     const planned = (await covers.list(workshop, { limit: 100 })).items.map(({ file }) => {
       const read = readCover(file)
@@ -276,6 +306,8 @@ describe('the server', function () {
       ['board-assumed', 'one-way-print'],
       ['wrap-disagrees', 'readings-spread', 'will-it-go-in', 'grade-seam'],
       ['open-only', 'will-not-go'],
+      ['board-assumed', 'one-way-print'],
+      ['one-way-print'],
     ])
   })
 })

@@ -1,11 +1,17 @@
 import { Hono, type HonoRequest } from 'hono'
 import { bodyLimit } from 'hono/body-limit'
-import { readCoverBody, readCuttingBody, readMaterialBody, readThingBody } from '@snowdrift/core'
+import {
+  readCoverBody,
+  readCuttingBody,
+  readMaterialBody,
+  readRuleBody,
+  readThingBody,
+} from '@snowdrift/core'
 import type { Repositories } from './db/repositories/repositories.js'
 import type { FabricShop } from './devices/shop/shop.js'
 import { mostBodyBytes } from './http/body.js'
 import { guard } from './http/guard.js'
-import { databaseTrouble, isUnknownReference } from './http/database-errors.js'
+import { databaseTrouble, isNameTaken, isUnknownReference } from './http/database-errors.js'
 import { deadline, isLate } from './http/deadline.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
@@ -75,6 +81,7 @@ export function createApp(dependencies: AppDependencies): Hono {
       '/cuttings',
       createRowRoutes({ what: 'cutting', rows: ({ cuttings }) => cuttings, read: readCuttingBody }),
     )
+    .route('/rules', createRowRoutes({ what: 'rule', rows: ({ rules }) => rules, read: readRuleBody }))
     .route('/stash', createStashRoutes())
     .route('/shop', createShopRoutes(shop))
     .route('/settings', createSettingsRoutes())
@@ -96,6 +103,17 @@ export function createApp(dependencies: AppDependencies): Hono {
       return answerProblem(context, {
         kind: 'unreadable',
         issues: [{ path: 'thingId', message: 'There is no such thing on the shelf.' }],
+      })
+    if (isNameTaken(error))
+      return answerProblem(context, {
+        kind: 'unreadable',
+        issues: [
+          {
+            path: 'name',
+            message:
+              'There is a rule of that name for this way of making already. Give this one another, such as the same with a 2 behind it.',
+          },
+        ],
       })
     const trouble = isLate(error) ? 'away' : databaseTrouble(error)
     const { method, path } = context.req

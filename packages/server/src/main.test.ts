@@ -161,7 +161,7 @@ describe('starting and stopping', function () {
     const demo = run({}, '--demo')
     const covers = async (address: string) =>
       ((await (await fetch(`${address}/api/covers`)).json()) as { items: unknown[] }).items.length
-    expect(await covers(await ready(demo))).to.equal(10)
+    expect(await covers(await ready(demo))).to.equal(12)
     demo.process.kill('SIGTERM')
     await demo.exited
     const own = run()

@@ -42,7 +42,7 @@ const draftOfCover = z
   })
   .transform(presentFile)
 
-/** What was kept or sent by an older Snowdrift goes on in the words of now. */
+/** What an older Snowdrift sends goes on in the words of now. */
 function presentFile(file: unknown): CoverFile {
   return inPresentWords(file) as CoverFile
 }
@@ -50,7 +50,7 @@ function presentFile(file: unknown): CoverFile {
 /** A cover: its whole file, and the thing it was begun for, if that is still on the shelf. */
 export const coverColumns = {
   thingId: typedColumn('uuid', z.uuid().nullable(), () => z.uuid().nullable().default(null)),
-  file: typedColumn('json', z.custom<CoverFile>(isRecord).transform(presentFile), () => draftOfCover),
+  file: typedColumn('json', z.custom<CoverFile>(isRecord), () => draftOfCover),
 }
 export const coverRow = rowSchema(coverColumns)
 export type CoverRow = RowOf<typeof coverColumns>

@@ -120,7 +120,7 @@ describe('bringing the tables up to date', function () {
       const { items } = (await (await fetch(`${first?.address ?? ''}/api/covers?limit=100`)).json()) as {
         items: unknown[]
       }
-      expect(items).to.have.length(10)
+      expect(items).to.have.length(12)
     } finally {
       await Promise.all(servers.map(({ close }) => close()))
     }
@@ -148,6 +148,40 @@ describe('bringing the tables up to date', function () {
     ])
     const [settings] = await sequelize.query('SELECT currency FROM settings', { type: QueryTypes.SELECT })
     expect(settings).to.deep.equal({ currency: '' })
+  })
+
+  it('writes older cover files in the words of now, and leaves all else of them', async () => {
+    const sequelize = await open(await emptyDatabase())
+    await migrate(sequelize, migrations.slice(0, 5))
+    const [shop, old, now] = ['7', '8', '9'].map(n => `${n}b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f`)
+    const file = { format: 'snowdrift/cover', family: 'turned-flap-cover', name: 'It’s “old”', layers: [] }
+    const written = (version: number) => JSON.stringify({ ...file, version })
+    await sequelize.query(`INSERT INTO workshops VALUES ('${shop}', 'home')`)
+    for (const [id, version] of [
+      [old, 1],
+      [now, 2],
+    ] as const)
+      await sequelize.query(
+        `INSERT INTO covers (id, workshop_id, version, created_at, updated_at, file) VALUES ($1, $2, 3, now(), now(), $3)`,
+        { bind: [id, shop, written(version)] },
+      )
+    await migrate(sequelize)
+    const rows = await sequelize.query<{ file: object; version: number }>(
+      'SELECT file, version FROM covers ORDER BY id',
+      { type: QueryTypes.SELECT },
+    )
+    expect(rows).to.deep.equal([
+      {
+        file: {
+          ...file,
+          version: 2,
+          upgradedFrom: 1,
+          sizing: { mode: 'computed', easeWidth: '5 mm' },
+        },
+        version: 4,
+      },
+      { file: { ...file, version: 2 }, version: 3 },
+    ])
   })
 
   it('lets go of pieces that were kept for covers that are gone, and of covers that never were', async () => {

@@ -1,6 +1,8 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
 import { Umzug } from 'umzug'
 import type { Migration } from './migrations/migration.js'
+import * as words from './migrations/006-covers-in-words-of-now.js'
+import * as rules from './migrations/005-rules.js'
 import * as buying from './migrations/004-buying.js'
 import * as answers from './migrations/003-answers.js'
 import * as stash from './migrations/002-stash.js'
@@ -11,6 +13,8 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['002-stash', stash],
   ['003-answers', answers],
   ['004-buying', buying],
+  ['005-rules', rules],
+  ['006-covers-in-words-of-now', words],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

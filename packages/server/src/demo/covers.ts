@@ -12,8 +12,66 @@ const lining = {
   washed: true,
 } as const
 
-/** Ten covers over eight ways of making, each at a different point: some settled, some with something to say. */
+/** A dozen covers over eight ways of making, each at a different point: some settled, some with something to say. */
 export const demoCovers: readonly { readonly thing: DemoThing; readonly file: CoverFile }[] = [
+  {
+    thing: 'fieldGuide',
+    file: {
+      ...head,
+      family: 'slip-cover',
+      name: 'Field guide, printed panel',
+      note: 'The panel is used whole: its border is the edge.',
+      object: objectOf('fieldGuide'),
+      sizing: { mode: 'cut', width: '12 3/4', height: '8 3/4' },
+      options: { flapDepth: '2 3/4' },
+      layers: [
+        lining,
+        {
+          role: 'outer',
+          name: 'Moor panel',
+          thickness: '0.5 mm',
+          stretchAlong: 0.5,
+          stretchAcross: 2,
+          print: 'one-way',
+          washed: true,
+        },
+      ],
+      cloths: [{ role: 'outer', name: 'Heather linen', thickness: '0.45 mm', washed: true }],
+      cutFrom: { flap: 'Heather linen' },
+    },
+  },
+  {
+    thing: 'snowProfileNotebook',
+    file: {
+      ...head,
+      family: 'slip-cover',
+      name: 'Snow profiles, three prints',
+      object: objectOf('snowProfileNotebook'),
+      sizing: { mode: 'computed' },
+      options: { flapDepth: '2 1/2' },
+      layers: [
+        lining,
+        {
+          role: 'outer',
+          name: 'Larch print',
+          thickness: '0.5 mm',
+          stretchAlong: 0.5,
+          stretchAcross: 2,
+          print: 'one-way',
+          washed: true,
+        },
+      ],
+      cloths: [
+        { role: 'outer', name: 'Moss dots', thickness: '0.28 mm', washed: true },
+        { role: 'outer', name: 'Snow stripe', thickness: '0.28 mm', print: 'two-way', washed: true },
+      ],
+      cutFrom: { flap: 'Moss dots', 'pocket-patch': 'Snow stripe', 'pocket-patch-2': 'Larch print' },
+      extras: [
+        { type: 'pocket-patch', on: 'back-flap', height: '3' },
+        { type: 'pocket-patch', on: 'front-flap', height: '3' },
+      ],
+    },
+  },
   {
     thing: 'handbook',
     file: {
@@ -132,8 +190,9 @@ export const demoCovers: readonly { readonly thing: DemoThing; readonly file: Co
         objectOf('handbook'),
         handbook({ height: ['9'], thickness: ['1/2'], width: ['6'] }),
         handbook({ height: ['8 3/4'], thickness: ['3/4'], width: ['6'] }),
+        handbook({ height: ['9'], thickness: ['3/8'], width: ['6'] }),
+        handbook({ height: ['8 7/8'], thickness: ['7/16'], width: ['6'] }),
       ],
-      options: { freeFlap: '3 1/2' },
       layers: [
         lining,
         { role: 'interfacing', name: 'Woven fusible', thickness: '0.25 mm' },

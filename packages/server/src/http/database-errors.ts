@@ -1,4 +1,4 @@
-import { ConnectionError, ForeignKeyConstraintError, TimeoutError } from 'sequelize'
+import { ConnectionError, ForeignKeyConstraintError, TimeoutError, UniqueConstraintError } from 'sequelize'
 
 /** What a failure of the database means for a request; undefined where it is none of the database's. */
 export type DatabaseTrouble =
@@ -26,6 +26,12 @@ export function databaseTrouble(error: unknown): DatabaseTrouble | undefined {
 /** A row that names another which is not there. */
 export function isUnknownReference(error: unknown): boolean {
   return error instanceof ForeignKeyConstraintError
+}
+
+/** A second row of a name that may be there only once. */
+export function isNameTaken(error: unknown): boolean {
+  const { parent } = error as { parent?: { constraint?: unknown } }
+  return error instanceof UniqueConstraintError && parent?.constraint === 'rules_by_name'
 }
 
 function causeOf(error: unknown): { readonly code: string; readonly message: string } {

@@ -1,4 +1,4 @@
-import type { CoverBody, CoverFile, MaterialBody, ThingBody } from '@snowdrift/core'
+import type { CoverBody, CoverFile, MaterialBody, RuleBody, ThingBody } from '@snowdrift/core'
 
 export const thingBody: ThingBody = {
   name: 'Snow log',
@@ -25,4 +25,11 @@ export const materialBody: MaterialBody = {
   swatch: '#33665a',
   material: { role: 'outer', name: 'Moss twill', thickness: '0.4' },
   stock: {},
+}
+
+export const ruleBody: RuleBody = {
+  name: 'Hut rule',
+  family: 'slip-cover',
+  unit: 'in',
+  rule: { measure: 'wrap', addWidth: '1 1/2', addHeight: '1', seam: '1/2' },
 }

@@ -8,6 +8,8 @@ import type {
   MaterialRow,
   Page,
   Role,
+  RuleBody,
+  RuleRow,
   SettingsRow,
   ShopOffer,
   StashEventRow,
@@ -63,7 +65,7 @@ const itemsOf = <Row>({ items }: Page<Row>) => items
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: createBaseQuery(),
-  tagTypes: ['Covers', 'Things', 'Materials', 'Settings', 'Stash', 'History', 'Cuttings'],
+  tagTypes: ['Covers', 'Things', 'Materials', 'Settings', 'Stash', 'History', 'Cuttings', 'Rules'],
   refetchOnReconnect: true,
   endpoints: build => ({
     row: build.query<RowOf<Kind>, Ref>({ query: addressOf }),
@@ -138,6 +140,18 @@ export const api = createApi({
     restoreMaterial: build.mutation<MaterialRow, string>({
       query: id => ({ url: `/materials/${id}/restore`, method: 'POST' }),
       invalidatesTags: ['Materials', 'History'],
+    }),
+    rules: build.query<readonly RuleRow[], void>({
+      queryFn: allPages('/rules', itemsOf<RuleRow>),
+      providesTags: ['Rules'],
+    }),
+    createRule: build.mutation<RuleRow, RuleBody>({
+      query: body => ({ url: '/rules', method: 'POST', body }),
+      invalidatesTags: ['Rules'],
+    }),
+    deleteRule: build.mutation<RuleRow, Deleted>({
+      query: ({ id, version }) => ({ url: `/rules/${id}`, method: 'DELETE', headers: basedOn(version) }),
+      invalidatesTags: ['Rules'],
     }),
     putPicture: build.mutation<MaterialRow, { readonly id: string; readonly picture: File }>({
       query: ({ id, picture }) => ({ url: `/materials/${id}/picture`, method: 'PUT', body: picture }),
@@ -215,7 +229,10 @@ export const {
   useCreateThingMutation,
   useDeleteThingMutation,
   useRestoreThingMutation,
+  useCreateRuleMutation,
+  useDeleteRuleMutation,
   useMaterialsQuery,
+  useRulesQuery,
   useCreateMaterialMutation,
   useDeleteMaterialMutation,
   useRestoreMaterialMutation,

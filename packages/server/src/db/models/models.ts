@@ -2,6 +2,7 @@ import {
   coverColumns,
   cuttingColumns,
   materialColumns,
+  ruleColumns,
   settingFields,
   stashPieceColumns,
   thingColumns,
@@ -31,6 +32,7 @@ export interface Models {
   readonly Cover: RowModel
   readonly Material: RowModel
   readonly Cutting: RowModel
+  readonly Rule: RowModel
   readonly StashPiece: RowModel
   readonly StashEvent: ModelStatic<Model<StashEventColumns>>
   readonly Picture: ModelStatic<Model<PictureColumns>>
@@ -71,6 +73,7 @@ export function defineModels(sequelize: Sequelize): Models {
     Cover: defineRows(sequelize, 'cover', coverColumns),
     Material: defineRows(sequelize, 'material', materialColumns),
     Cutting: defineRows(sequelize, 'cutting', cuttingColumns),
+    Rule: defineRows(sequelize, 'rule', ruleColumns),
     StashPiece: defineRows(sequelize, 'stash_piece', stashPieceColumns),
     StashEvent: sequelize.define(
       'stash_event',

@@ -5,6 +5,8 @@ import {
   cuttingRow,
   materialColumns,
   materialRow,
+  ruleColumns,
+  ruleRow,
   thingColumns,
   thingRow,
   type CoverBody,
@@ -13,6 +15,8 @@ import {
   type CuttingRow,
   type MaterialBody,
   type MaterialRow,
+  type RuleBody,
+  type RuleRow,
   type ThingBody,
   type ThingRow,
 } from '@snowdrift/core'
@@ -33,6 +37,7 @@ export interface Repositories {
   readonly covers: RowRepository<CoverRow, CoverBody>
   readonly materials: RowRepository<MaterialRow, MaterialBody>
   readonly cuttings: RowRepository<CuttingRow, { readonly plan: CuttingBody }>
+  readonly rules: RowRepository<RuleRow, RuleBody>
   readonly stash: StashRepository
   readonly pictures: PictureRepository
   readonly settings: SettingsRepository
@@ -66,6 +71,13 @@ function over(session: Session, tools: RepositoryTools): Repositories {
       model: session.models.Cutting,
       columns: cuttingColumns,
       schema: cuttingRow,
+      session,
+      ...tools,
+    }),
+    rules: createRowRepository({
+      model: session.models.Rule,
+      columns: ruleColumns,
+      schema: ruleRow,
       session,
       ...tools,
     }),

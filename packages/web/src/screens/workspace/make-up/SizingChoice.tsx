@@ -5,14 +5,19 @@ import {
   ownChoiceId,
   type CoverFile,
   type Family,
+  type RuleRow,
   type SizingChoice as Choice,
   type Unit,
 } from '@snowdrift/core'
 import { useMemo } from 'react'
+import { useRulesQuery } from '../../../api/api'
 import { oneStep } from '../../../drafts/draft'
 import { useCover } from '../cover-context'
+import { ForgetRule, KeepRule } from './KeepRule'
 import { CutFields, EaseFields, RuleFields } from './SizingFields'
 import { SizingTable } from './SizingTable'
+
+const none: readonly RuleRow[] = []
 
 /** How the size is found: computed, by a recipe or by a rule of one's own, compared in one table. */
 export function SizingChoice() {
@@ -23,7 +28,16 @@ export function SizingChoice() {
 
 function Choices({ family }: { readonly family: Family }) {
   const { file, unit, change } = useCover()
-  const choices = useMemo(() => listSizingChoices(file), [file])
+  const { data: rules = none } = useRulesQuery()
+  const kept = useMemo(() => rules.filter(rule => rule.family === family.id), [rules, family])
+  const choices = useMemo(
+    () =>
+      listSizingChoices(
+        file,
+        kept.map(({ name, rule, unit: own }) => ({ recipe: { name, ...rule }, unit: own })),
+      ),
+    [file, kept],
+  )
   const chosen = chosenOf(file)
   const choose = (next: CoverFile) => change(oneStep, () => next)
   return (
@@ -39,6 +53,12 @@ function Choices({ family }: { readonly family: Family }) {
       {chosen === 'computed' && hasEase(family, unit) && <EaseFields />}
       {chosen === 'cut' && <CutFields />}
       {chosen === 'rule' && <RuleFields measures={family.ruleMeasures} />}
+      {chosen === 'rule' && <KeepRule kept={kept} />}
+      {kept
+        .filter(({ name }) => ownChoiceId(name) === chosen)
+        .map(rule => (
+          <ForgetRule key={rule.id} rule={rule} />
+        ))}
     </fieldset>
   )
 }
