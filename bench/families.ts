@@ -75,9 +75,14 @@ export function fileFor(family: string): CoverFile {
     family,
     layers: [
       { role: 'lining', thickness: '0.28 mm' },
-      { role: 'padding', thickness: '3 mm', squash: 0.4 },
+      { role: 'padding', thickness: '3 mm', squash: 0.4, backs: ['outer', 'lining'] },
       { role: 'outer', thickness: '0.5 mm' },
     ],
+    cloths: [
+      { role: 'outer', name: 'moss', thickness: '0.4 mm', print: 'one-way' },
+      { role: 'lining', name: 'fog', thickness: '0.2 mm' },
+    ],
+    cutFrom: { lining: 'fog', outer: 'moss' },
     extras: carried.map(({ type }) => ({ type })),
   }
 }

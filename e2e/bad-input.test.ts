@@ -100,7 +100,7 @@ describe('bad input', function () {
     await see(page, 'layers[0].thickness: No number found in “thick”.')
     await take('large.json', ' '.repeat(300_000))
     await see(page, 'large.json is larger than a cover file can be')
-    expect(await page.$$eval('ul[aria-label="Covers"] > li', items => items.length)).to.equal(10)
+    expect(await page.$$eval('ul[aria-label="Covers"] > li', items => items.length)).to.equal(12)
   })
 
   it('in an address leads to a plain answer and back to the shelf', async () => {

@@ -32,8 +32,8 @@ describe('from cloth to pieces', function () {
     await open('Star atlas, padded')
     await see(page, '1 piece of the stash. Nothing to buy.', group('outer'))
     expect(await page.$$(`${group('outer')} [data-handle]`)).to.have.length(3)
-    // 54 × 31 with a row of 13 1/2: 31 − 13 1/2 = 17 1/2 are left over the whole width.
-    expect(await textOf(page, group('outer'))).to.match(/Left over: 54 × 17 1\/2 in/)
+    // 54 × 31 with a row of 13 3/8: 31 − 13 3/8 = 17 5/8 are left over the whole width.
+    expect(await textOf(page, group('outer'))).to.match(/Left over: 54 × 17 5\/8 in/)
   })
 
   it('keeps a dragged piece where it was put, over a reload too, while the rest flows round it', async () => {

@@ -119,6 +119,24 @@ for (const family of families)
       expect(listOptionFields(schema).map(([key]) => key)).to.deep.equal(Object.keys(schema.shape))
     })
 
+    it('leaves out of the form only options that do nothing', () => {
+      const defaults = familyFile(family.id)
+      const { settled, pieces } = planFrom(defaults)
+      const fields = new Map(listOptionFields(family.options('mm')))
+      for (const key of family.unused?.(settled.options as Record<string, unknown>) ?? []) {
+        const field = fields.get(key)
+        expect(field, key).not.to.equal(undefined)
+        const values =
+          field?.field === 'length'
+            ? [`${field.minMm + 1} mm`, `${field.maxMm - 1} mm`]
+            : field?.field === 'choice'
+              ? Object.keys(field.choices)
+              : [true, false]
+        for (const value of values)
+          expect(planFrom({ ...defaults, options: { [key]: value } }).pieces, key).to.deep.equal(pieces)
+      }
+    })
+
     it('says of every kind of thing whether it suits, and why', () => {
       const answers = objectKinds.map(kind =>
         family.suits({

@@ -101,7 +101,7 @@ function readingCandidates(cover: Cover, key: ReadingKey): readonly Candidate[] 
       },
     ),
     ...candidate(
-      taken.some(({ state }) => state === 'another-copy'),
+      taken.some(({ state }) => state === 'another-copy' || state === 'standard-size'),
       {
         kind: { what: 'measure-itself', reading: key },
         cover: measured(({ state: _state, ...reading }) => reading),

@@ -15,14 +15,14 @@ const lining = {
 /** A dozen covers over eight ways of making, each at a different point: some settled, some with something to say. */
 export const demoCovers: readonly { readonly thing: DemoThing; readonly file: CoverFile }[] = [
   {
-    thing: 'fieldGuide',
+    thing: 'hutLedger',
     file: {
       ...head,
       family: 'slip-cover',
-      name: 'Field guide, printed panel',
+      name: 'Ledger, printed panel used whole',
       note: 'The panel is used whole: its border is the edge.',
-      object: objectOf('fieldGuide'),
-      sizing: { mode: 'cut', width: '12 3/4', height: '8 3/4' },
+      object: objectOf('hutLedger'),
+      sizing: { mode: 'cut', width: '15 3/8', height: '10 1/4' },
       options: { flapDepth: '2 3/4' },
       layers: [
         lining,

@@ -78,7 +78,7 @@ function CuttingList({ id, file }: { readonly id: string; readonly file: CoverFi
       <Laid plan={plan} unit={unit} />
       <ul className="mt-4 grid gap-x-8 gap-y-6 sm:grid-cols-2 print:grid-cols-2">
         {plan.pieces.map(piece => (
-          <PieceToCut key={piece.id} piece={piece} unit={unit} layers={file.layers} />
+          <PieceToCut key={piece.id} piece={piece} unit={unit} file={file} />
         ))}
       </ul>
       <OnTheCloth cover={{ id, file, planned }} unit={unit} />
@@ -170,15 +170,16 @@ function Facts({ file, plan, unit }: FactsProps) {
 function PieceToCut({
   piece,
   unit,
-  layers,
+  file,
 }: {
   readonly piece: Piece
   readonly unit: Unit
-  readonly layers: CoverFile['layers']
+  readonly file: CoverFile
 }) {
   const drawing = useMemo(() => drawPiece(piece, sayProperly(unit)), [piece, unit])
   const { id, role, count, width, height, trimTo, measureFirst, blank } = piece
-  const cloth = layers.find(layer => layer.role === role)?.name
+  const cloth = file.cutFrom?.[id] ?? file.layers.find(layer => layer.role === role)?.name
+  const note = file.pieceNotes?.[id]
   return (
     <li className="keep-together" data-piece={id}>
       <div className="flex items-baseline gap-2 border-b border-strong-rule pb-1">
@@ -191,6 +192,7 @@ function PieceToCut({
       <p className="text-sm text-soft">
         {cloth || roleWords[role].toLowerCase()}
         {measureFirst && '; measure first'}
+        {note && `; ${note}`}
         {blank && (
           <>
             ; on the bias, from a square of <Length value={blank.cut} unit={unit} />

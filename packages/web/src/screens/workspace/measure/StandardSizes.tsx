@@ -1,10 +1,13 @@
 import {
   changeThing,
   findFamily,
+  formatLength,
   listThings,
   standardPages,
   standardThings,
   takeStandardSize,
+  type StandardSize,
+  type Unit,
 } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
 import { controlLook, Field } from '../../../parts/Field'
@@ -43,9 +46,9 @@ export function StandardSizes({ thing }: { readonly thing: number }) {
               onChange={event => take(event.target.value)}
             >
               <option value="">choose …</option>
-              {sizes.map(({ id: key, name }) => (
-                <option key={key} value={key}>
-                  {name}
+              {sizes.map(size => (
+                <option key={size.id} value={size.id}>
+                  {sayStandardSize(size, unit)}
                 </option>
               ))}
             </select>
@@ -54,4 +57,13 @@ export function StandardSizes({ thing }: { readonly thing: number }) {
       </div>
     </details>
   )
+}
+
+/** “A5 upright, 8 ¼ × 5 ¹³⁄₁₆ in”. */
+function sayStandardSize({ name, readings }: StandardSize, unit: Unit): string {
+  const sides = [readings.height ?? readings.pageHeight, readings.width ?? readings.pageWidth]
+  const said = sides.flatMap(side =>
+    side ? [formatLength(side, unit, { style: 'proper', finest: 16, bare: true })] : [],
+  )
+  return `${name}, ${said.join(' × ')} ${unit}`
 }

@@ -52,7 +52,7 @@ function ClothChoice({ piece: { id, role } }: { readonly piece: Piece }) {
     ),
     ...cloths,
   ]
-  const own = rows.map(row => inUnit(row, unit))
+  const own = rows.filter(({ stock }) => stock.notion === undefined).map(row => inUnit(row, unit))
   const known = [...here, ...own, ...typicalMaterials]
   const chosen = cutFrom[id]
   const choose = (name: string) =>

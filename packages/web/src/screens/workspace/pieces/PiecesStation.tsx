@@ -24,7 +24,7 @@ export function PiecesStation() {
       <h2 className="sr-only">Pieces</h2>
       {about.map(finding => (
         <FindingNote
-          key={finding.about}
+          key={`${finding.code} ${finding.about}`}
           finding={finding}
           unit={unit}
           onRepair={repair => change(oneStep, current => applyRepair(current, repair))}

@@ -1,0 +1,127 @@
+import { expect } from 'chai'
+import type { Page } from 'puppeteer-core'
+import { addressOf, choose, fill, find, press, see, undo, valueOf } from './testing/hands.js'
+import type { Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
+
+describe('a maker’s own ways', function () {
+  this.timeout(180_000)
+  let site: Site
+  let page: Page
+  let cover = ''
+  useSite(async opened => {
+    site = opened
+    page = await site.visit('/')
+    await see(page, 'Hut ledger, with ties')
+    cover = await addressOf(page, 'Hut ledger, with ties')
+  })
+
+  const open = async (station: string) => {
+    await page.goto(`${site.address()}${cover}/${station}`)
+  }
+  /** Opens the piece, so that one sees why, and what is said of it. */
+  const openPiece = async (id: string) => {
+    await page.waitForSelector(`[data-piece="${id}"] summary`)
+    await page.$eval(`[data-piece="${id}"] details`, details => ((details as HTMLDetailsElement).open = true))
+  }
+  const cutFrom = async (cloth: string) => {
+    const select = await page.waitForSelector('[data-piece="flap"] select')
+    await select?.select(cloth)
+  }
+
+  it('gives a piece a cloth of its own, which follows it to the cloth and back', async () => {
+    await open('pieces')
+    await openPiece('flap')
+    await cutFrom('Denim')
+    await see(page, 'of Denim', '[data-piece="flap"]')
+    // a doubled flap of denim stands off 0.9 + 0.45 instead of 0.42: the outer gets higher by π/2 of 0.93, a grid step
+    await see(page, '15 3/4 × 10 1/2 in', '[data-piece="outer"]')
+    await open('layout')
+    await see(page, 'flap 1', '[data-group="outer denim"]')
+    await open('pieces')
+    await see(page, 'of Denim', '[data-piece="flap"]')
+    await openPiece('flap')
+    await cutFrom('')
+    await page.waitForFunction(() => !document.body.innerText.includes('of Denim'))
+    await see(page, '15 3/4 × 10 3/8 in', '[data-piece="outer"]')
+  })
+
+  it('keeps a word on a piece, and makes it larger where it is pieced', async () => {
+    await openPiece('outer')
+    const note = await page.waitForSelector('[data-piece="outer"] textarea')
+    await note?.type('the hut upright')
+    await page.keyboard.press('Tab')
+    await see(page, 'the hut upright', '[data-piece="outer"] summary')
+    const pieced = await page.waitForSelector('[data-piece="outer"] input[type="checkbox"]')
+    await pieced?.click()
+    // 15 3/4 + 1/2 by 10 3/8 + 1/2
+    await see(page, '16 1/4 × 10 7/8 in', '[data-piece="outer"]')
+    await undo(page)
+    await see(page, '15 3/4 × 10 3/8 in', '[data-piece="outer"]')
+  })
+
+  it('lays a layer behind the panels that are ticked', async () => {
+    await open('layers')
+    await page.waitForSelector('[data-layer="padding"]')
+    await page.$$eval('[data-layer="padding"] details', all => {
+      for (const details of all) (details as HTMLDetailsElement).open = true
+    })
+    const boxes = await page.$$('[data-layer="padding"] fieldset label')
+    const labels = await Promise.all(boxes.map(box => box.evaluate(label => label.textContent)))
+    expect(labels).to.include.members(['outer', 'lining', 'flap'])
+    await boxes[labels.indexOf('flap')]?.click()
+    await see(page, 'Lies behind: outer, flap', '[data-layer="padding"]')
+    await open('pieces')
+    await see(page, 'padding flap')
+    await open('layers')
+    await undo(page)
+  })
+
+  it('keeps a rule under a name, and follows it on the next cover', async () => {
+    await open('make-up')
+    const rule = await page.waitForSelector('[data-recipe="rule"] input')
+    await rule?.click()
+    await fill(page, 'Added to the width', '1 1/4')
+    await find(page, 'Keep this rule as')
+    await fill(page, 'Keep this rule as', 'Hut rule')
+    await press(page, 'Keep it')
+    await page.waitForSelector('[data-recipe="own:Hut rule"]')
+    // a second of that name is not taken
+    await fill(page, 'Keep this rule as', 'hut RULE')
+    await see(page, '“Hut rule 2” is free')
+    await press(page, 'Pieces: settled').catch(() => undefined)
+    const other = await site.visit('/')
+    const address = await addressOf(other, 'Star atlas, padded')
+    await other.goto(`${site.address()}${address}/make-up`)
+    const kept = await other.waitForSelector('[data-recipe="own:Hut rule"] input')
+    await kept?.click()
+    await find(other, 'Forget the rule “Hut rule”')
+    await other.browserContext().close()
+  })
+
+  it('uses a panel whole, from the size that it has', async () => {
+    await open('make-up')
+    const cut = await page.waitForSelector('[data-recipe="cut"] input')
+    await cut?.click()
+    await fill(page, 'Width of the panel', '16 1/16')
+    await page.keyboard.press('Enter')
+    await see(page, '16 1/16 ×', '[data-recipe="cut"]')
+  })
+
+  it('takes the size of an old cover, and of an exercise book, where nobody lays a tape on the thing', async () => {
+    const fresh = await site.visit('/new')
+    await press(fresh, 'Notebook stitched, glued or coil-bound')
+    await fill(fresh, 'What do you call it?', 'Rota book')
+    await press(fresh, 'Measure it')
+    await find(fresh, 'Measure: waits')
+    await fresh.$eval('[data-standard-sizes]', details => ((details as HTMLDetailsElement).open = true))
+    await choose(fresh, 'Standard size', 'a5-exercise')
+    await find(fresh, 'Pieces: settled')
+    await see(fresh, 'counts as another copy')
+    await fresh.$eval('[data-old-cover]', details => ((details as HTMLDetailsElement).open = true))
+    await fill(fresh, 'Across, seam to seam', '12 1/2')
+    await find(fresh, 'Room in it')
+    expect(await valueOf(fresh, 'Across, seam to seam')).to.equal('12 1/2')
+    await fresh.browserContext().close()
+  })
+})
