@@ -22,7 +22,7 @@ describe('a maker’s own ways', function () {
   /** Opens the piece, so that one sees why, and what is said of it. */
   const openPiece = async (id: string) => {
     await page.waitForSelector(`[data-piece="${id}"] summary`)
-    await page.$eval(`[data-piece="${id}"] details`, details => ((details as HTMLDetailsElement).open = true))
+    await page.$eval(`[data-piece="${id}"] details`, details => (details.open = true))
   }
   const cutFrom = async (cloth: string) => {
     const select = await page.waitForSelector('[data-piece="flap"] select')
@@ -64,7 +64,7 @@ describe('a maker’s own ways', function () {
     await open('layers')
     await page.waitForSelector('[data-layer="padding"]')
     await page.$$eval('[data-layer="padding"] details', all => {
-      for (const details of all) (details as HTMLDetailsElement).open = true
+      for (const details of all) details.open = true
     })
     const boxes = await page.$$('[data-layer="padding"] fieldset label')
     const labels = await Promise.all(boxes.map(box => box.evaluate(label => label.textContent)))

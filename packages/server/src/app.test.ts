@@ -253,8 +253,8 @@ describe('the server', function () {
     const first = await named('Wide rule')
     expect(first.status).to.equal(201)
     const twice = await named('wide RULE')
-    expect([twice.status, twice.body.issues?.[0]?.path]).to.deep.equal([422, 'name'])
-    expect(twice.body.issues?.[0]?.message).to.contain('already')
+    expect([twice.status, twice.body.issues[0]?.path]).to.deep.equal([422, 'name'])
+    expect(twice.body.issues[0]?.message).to.contain('already')
     // for another way of making, in another workshop, and once the first is gone, it is free
     expect((await named('Wide rule', { family: 'glued-wrap' })).status).to.equal(201)
     const theirs = await app().request('POST', '/api/rules', {

@@ -1,4 +1,4 @@
-import { groupPieces } from '../cutting/group.js'
+import { groupPieces, materialOf, type CuttingGroup } from '../cutting/group.js'
 import { layoutRequestOf } from '../cutting/request-of.js'
 import type { Cover } from '../file/cover.js'
 import type { Length } from '../length/length.js'
@@ -23,9 +23,21 @@ export function fitsOnSheet(
   { stack, cutFrom, unit }: Pick<Cover, 'stack' | 'cutFrom' | 'unit'>,
   { role, width, length }: Sheet,
 ): boolean {
-  const group = groupPieces([{ id: '', name: '', pieces, stack, cutFrom }]).find(known => known.role === role)
+  const ofRole = pieces.filter(piece => materialOf({ stack, cutFrom }, piece).role === role)
+  const group = groupPieces([{ id: '', name: '', pieces: ofRole, stack, cutFrom }])[0]
+  if (group && !hasRoom(group, width, length)) return false
   const sheet = { id: 'sheet', width, length, washed: true }
   const request =
     group && layoutRequestOf(group, { cuts: 'scissors', unit, sheets: [sheet], pins: {}, budgetMs: 0 })
   return !request || nest(request, () => 0).unplaced.length === 0
+}
+
+/** What is larger than the sheet, alone or together, need not be laid out to be refused. */
+function hasRoom({ pieces }: CuttingGroup, width: Length, length: Length): boolean {
+  const isHeld = (wide: Length, high: Length) => wide <= width && high <= length
+  const area = pieces.reduce((sum, piece) => sum + piece.width * piece.height, 0)
+  return (
+    area <= width * length &&
+    pieces.every(piece => isHeld(piece.width, piece.height) || isHeld(piece.height, piece.width))
+  )
 }
