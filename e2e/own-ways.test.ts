@@ -77,17 +77,22 @@ describe('a maker’s own ways', function () {
     await undo(page)
   })
 
+  const callRule = async (name: string) => {
+    const field = await page.waitForSelector('[data-keep-rule] input')
+    await field?.type(name)
+  }
+
   it('keeps a rule under a name, and follows it on the next cover', async () => {
     await open('make-up')
     const rule = await page.waitForSelector('[data-recipe="rule"] input')
     await rule?.click()
     await fill(page, 'Added to the width', '1 1/4')
-    await find(page, 'Keep this rule as')
-    await fill(page, 'Keep this rule as', 'Hut rule')
+    await callRule('Hut rule')
     await press(page, 'Keep it')
     await page.waitForSelector('[data-recipe="own:Hut rule"]')
+    await see(page, 'Kept; it stands among the recipes.')
     // a second of that name is not taken
-    await fill(page, 'Keep this rule as', 'hut RULE')
+    await callRule('hut RULE')
     await see(page, '“Hut rule 2” is free')
     await press(page, 'Pieces: settled').catch(() => undefined)
     const other = await site.visit('/')

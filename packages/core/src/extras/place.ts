@@ -12,7 +12,7 @@ export function placeOptions(unit: Unit) {
   return {
     on: textOption(60, {
       label: placeLabels.on,
-      help: 'The piece or the panel that carries it: front, back, front-flap, back-flap, spine.',
+      help: 'The panel or the piece that carries it.',
     }),
     x: lengthOption(unit, range, {
       label: placeLabels.x,

@@ -18,6 +18,7 @@ export function KeepRule({ kept }: { readonly kept: readonly RuleRow[] }) {
   return (
     <form
       className="flex flex-wrap items-end gap-3"
+      data-keep-rule
       onSubmit={event => {
         event.preventDefault()
         keep()
