@@ -1,7 +1,7 @@
 import { mayLieAcross, turnOf } from './turns.js'
 import { absentLayer } from './absent-layer.js'
 import type { Length } from '../length/length.js'
-import type { CutFrom } from '../material/cut-from.js'
+import { clothOf, type CutFrom } from '../material/cut-from.js'
 import type { Layer } from '../material/layer.js'
 import type { Material } from '../material/material.js'
 import type { Role } from '../material/role.js'
@@ -75,7 +75,7 @@ export function materialOf(
   { stack, cutFrom }: Pick<CoverToCut, 'stack' | 'cutFrom'>,
   { id, role }: Pick<Piece, 'id' | 'role'>,
 ): Material {
-  return cutFrom[id] ?? stack.find(layer => layer.role === role) ?? absentLayer(role)
+  return clothOf({ stack, cutFrom }, id, role) ?? absentLayer(role)
 }
 
 /** What of a cloth decides how pieces lie on it; what it does not say is nothing of note. */

@@ -25,7 +25,6 @@ export function deviceOf(object: CoveredObject, inside: Length): Device {
     width: largestReading(object, 'width') ?? zero,
     thickness: add(deriveThickness(object) ?? zero, inside),
     thick: (label, share = 1) => becauseThick(object, inside, label, share),
-    rounding: roundings[object.edges],
     rounded: (label, share) => becauseThick(object, zero, label, -roundings[object.edges] * share),
   }
 }

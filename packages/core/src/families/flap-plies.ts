@@ -1,18 +1,12 @@
 import type { FlapPlies } from '../material/stand-off.js'
-import { backingsOf, layerOf, outerOf, type Layer } from '../material/layer.js'
-import type { Material } from '../material/material.js'
-import type { Role } from '../material/role.js'
-import { add, scale, type Length } from '../length/length.js'
+import { clothOf } from '../material/cut-from.js'
+import { backingsOf, outerOf, type Layer } from '../material/layer.js'
+import { add, type Length } from '../length/length.js'
 import type { FlapStyle } from '../piece/flap.js'
 import type { Job } from './contract.js'
 import { plyOf, type Ply } from './section.js'
 
 type Stacked = Pick<Job<unknown>, 'stack' | 'cutFrom'>
-
-/** What a piece is cut from: its own cloth, or the layer of its role. */
-export function clothOf({ stack, cutFrom }: Stacked, piece: string, role: Role): Material | undefined {
-  return cutFrom[piece] ?? layerOf(stack, role)
-}
 
 /** What a flap that is sewn on is made of. Who backs `flap` backs a faced one, too. */
 export function flapPliesOf(job: Stacked, style: FlapStyle): FlapPlies {
@@ -37,9 +31,4 @@ export function flapThickness({ style, outer, facing, backings }: FlapPlies): Le
 export function drawnFlapPlies({ style, outer, facing, backings }: FlapPlies): readonly Ply[] {
   const inner = style === 'folded' ? outer : facing
   return [...(inner ? [inner] : []), ...backings, outer].map(plyOf)
-}
-
-/** The plies of a flap of doubled cloth where nothing else is said of it: a strap across a free end. */
-export function doubledThickness({ stack }: Pick<Stacked, 'stack'>): Length {
-  return scale(outerOf(stack).thickness, 2)
 }

@@ -1,3 +1,4 @@
+import { alike } from '../material/cut-from.js'
 import type { CoverFile, TypedCloth } from './cover-schema.js'
 
 /**
@@ -8,11 +9,10 @@ export function cutPieceFrom(file: CoverFile, piece: string, cloth?: TypedCloth)
   const { cutFrom: before = {}, cloths: had = [], ...rest } = file
   const others = Object.entries(before).filter(([id]) => id !== piece)
   const cutFrom = Object.fromEntries(cloth ? [...others, [piece, cloth.name] as const] : others)
-  const used = new Set(Object.values(cutFrom).map(alike))
-  const layers = new Set(file.layers.map(({ name = '' }) => alike(name)))
-  const isNew =
-    cloth && !layers.has(alike(cloth.name)) && !had.some(({ name }) => alike(name) === alike(cloth.name))
-  const cloths = [...had, ...(isNew ? [cloth] : [])].filter(({ name }) => used.has(alike(name)))
+  const named = (name: string, names: readonly string[]) => names.some(other => alike(other, name))
+  const known = [...file.layers, ...had].map(({ name = '' }) => name)
+  const isNew = cloth && !named(cloth.name, known)
+  const cloths = [...had, ...(isNew ? [cloth] : [])].filter(({ name }) => named(name, Object.values(cutFrom)))
   return {
     ...rest,
     ...(cloths.length > 0 && { cloths }),
@@ -33,9 +33,4 @@ export function setPieced(file: CoverFile, piece: string, isPieced: boolean): Co
   const { pieced: before = [], ...rest } = file
   const pieced = [...before.filter(id => id !== piece), ...(isPieced ? [piece] : [])]
   return pieced.length > 0 ? { ...rest, pieced } : rest
-}
-
-/** Names are told apart whatever their capitals. */
-function alike(name: string): string {
-  return name.trim().toLowerCase()
 }

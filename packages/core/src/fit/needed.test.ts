@@ -20,7 +20,6 @@ const device = {
   width: mm(120),
   thickness: mm(10),
   thick: (label: string, share = 1) => because(label, mm(10 * share)),
-  rounding: 0,
   rounded: () => [],
 }
 
@@ -71,7 +70,6 @@ describe('what is needed', () => {
     // lengthwise round a fold: 2·175 + 10 + π·2 − 2·(4 − π)·2.5 = 361.9912
     const withEdges = (rounding: number) => ({
       ...device,
-      rounding,
       rounded: (label: string, share: number) => because(label, mm(-10 * rounding * share)),
     })
     const near = (reasons: readonly Reason[], millimetres: number) =>

@@ -77,9 +77,7 @@ export interface Device {
   readonly thickness: Length
   /** So many times its thickness as a part of a size; once unless said. */
   readonly thick: (label: string, share?: number) => readonly Reason[]
-  /** The radius of its edges as a share of its thickness, without what pockets inside add: 0 square to ½ round. */
-  readonly rounding: number
-  /** So many times that radius less. */
+  /** So many times the radius of its edges less; of square ones, nothing. */
   readonly rounded: (label: string, share: number) => readonly Reason[]
 }
 

@@ -1,8 +1,18 @@
-import type { Stack } from './layer.js'
+import { layerOf, type Stack } from './layer.js'
 import type { Material } from './material.js'
+import type { Role } from './role.js'
 
 /** By piece, what it is cut from where that is not the cloth of its role. */
 export type CutFrom = Readonly<Record<string, Material>>
+
+/** What a piece is cut from: its own cloth, or the layer of its role; undefined where there is none of either. */
+export function clothOf(
+  { stack, cutFrom }: { readonly stack: Stack; readonly cutFrom: CutFrom },
+  piece: string,
+  role: Role,
+): Material | undefined {
+  return cutFrom[piece] ?? layerOf(stack, role)
+}
 
 /** A piece that is to be cut from a cloth that is not there. */
 export interface NoSuchCloth {
@@ -29,7 +39,8 @@ export function findCloths(
   }
 }
 
-function alike(one: string, other: string): boolean {
+/** Cloths go by their names, whatever their capitals. */
+export function alike(one: string, other: string): boolean {
   return one.trim().toLowerCase() === other.trim().toLowerCase()
 }
 

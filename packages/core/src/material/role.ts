@@ -13,6 +13,15 @@ export const roles = [
 ] as const
 export type Role = (typeof roles)[number]
 
+/** What lies round the thing in any cover: the panels of its walls, and what is behind them. */
+export const wallRoles = [
+  'outer',
+  'lining',
+  'interfacing',
+  'padding',
+  'underlining',
+] as const satisfies readonly Role[]
+
 /** What makers call them. */
 export const roleWords: Readonly<Record<Role, string>> = {
   outer: 'Outer cloth',

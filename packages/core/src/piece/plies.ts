@@ -1,6 +1,6 @@
 import { scale, zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
-import { layerOf, pliesOf, quiltedTakeUp, type Layer, type Stack } from '../material/layer.js'
+import { isBacking, layerOf, pliesOf, quiltedTakeUp, type Layer, type Stack } from '../material/layer.js'
 import type { Role } from '../material/role.js'
 import type { Piece } from './piece.js'
 import { beforeQuilting } from './quilting.js'
@@ -43,6 +43,11 @@ export function insetPieces(job: Cutting, panel: PanelCut, roles: readonly Role[
       const count = panel.count * pliesOf(layer, job.stack)
       return count > 0 ? [plyPiece(job, layer, { ...insetPanel(job, panel, layer), count })] : []
     })
+}
+
+/** Of a panel’s pieces, those that end inside it and are not cut larger to be trimmed: what is drawn within its edges. */
+export function piecesWithin(pieces: readonly Piece[]): readonly Piece[] {
+  return pieces.filter(piece => isBacking(piece) && !piece.trimTo)
 }
 
 /** A ply at the size of its panel; where it is quilted, cut to size / (1 − take-up) + ½ in and trimmed to the lining. */

@@ -1,3 +1,4 @@
+import { wallRoles } from '../material/role.js'
 import type { z } from 'zod'
 import { findExtra } from '../extras/registry.js'
 import { families, findFamily } from '../families/registry.js'
@@ -32,8 +33,7 @@ export function switchFamily(file: CoverFile, id: string): CoverFile {
 }
 
 /** The panels that every cover has; other pieces are other ways’ own. */
-const isWall = (piece: string) => layerRolesOfWalls.includes(piece)
-const layerRolesOfWalls: readonly string[] = ['outer', 'lining', 'interfacing', 'padding', 'underlining']
+const isWall = (piece: string) => wallRoles.some(role => role === piece)
 
 function keepWalls(cutFrom: Readonly<Record<string, string>>): Record<string, string> {
   return Object.fromEntries(Object.entries(cutFrom).filter(([piece]) => isWall(piece)))

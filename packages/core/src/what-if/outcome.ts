@@ -1,3 +1,4 @@
+import { wallRoles } from '../material/role.js'
 import type { Cover } from '../file/cover.js'
 import { refit, type Fit } from '../fit/fit.js'
 import { add, longest, subtract, zero, type Length } from '../length/length.js'
@@ -74,9 +75,6 @@ function cutOff(fit: Fit, planned: Planned, happening: readonly WhatIf[]): Lengt
   return add(...happening.map(({ cutsOff }) => cutsOff?.(fit, planned) ?? zero))
 }
 
-/** The plies that lie round the thing, and are cut short with it. */
-const body: readonly string[] = ['outer', 'lining', 'interfacing', 'padding', 'underlining']
-
 /** What lies on the table after the slips, all of them together: cut by a mistaken plan, and from that what was cut off. */
 function slips(planned: Planned, happening: readonly WhatIf[], cut: Plan): readonly PieceChange[] {
   const short = add(...happening.map(({ everyPiece }) => everyPiece?.(planned) ?? zero))
@@ -88,7 +86,7 @@ function slips(planned: Planned, happening: readonly WhatIf[], cut: Plan): reado
   const [lostWidth, lostHeight] = [lost('width'), lost('height')]
   return planned.plan.pieces.flatMap(piece => {
     const { width, height } = cut.pieces.find(({ id }) => id === piece.id) ?? piece
-    const isBody = body.includes(piece.id)
+    const isBody = wallRoles.some(role => role === piece.id)
     const left = (size: Length, off: Length) => longest(zero, subtract(size, add(short, isBody ? off : zero)))
     const [wide, high] = [left(width.cut, lostWidth), left(height.cut, lostHeight)]
     if (wide === piece.width.cut && high === piece.height.cut) return []

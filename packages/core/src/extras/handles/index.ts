@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { choiceOption, lengthOption } from '../../families/option-fields.js'
-import { clothOf } from '../../families/flap-plies.js'
+import { clothOf } from '../../material/cut-from.js'
 import type { StripShape } from '../../families/strip.js'
 import { findingWhen } from '../../finding/finding.js'
 import { add, longest, mm, scale, subtract, zero, type Length } from '../../length/length.js'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { clothOf } from '../../families/flap-plies.js'
+import { clothOf } from '../../material/cut-from.js'
 import { lengthOption } from '../../families/option-fields.js'
 import type { StripShape } from '../../families/strip.js'
 import { findingWhen } from '../../finding/finding.js'

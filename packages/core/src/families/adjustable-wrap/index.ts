@@ -1,13 +1,14 @@
 import { findingWhen, type Finding } from '../../finding/finding.js'
 import { checkFit } from '../../fit/fit.js'
 import { customary } from '../../length/unit.js'
-import { wallOf } from '../../material/layer.js'
+import { scale } from '../../length/length.js'
+import { clothOf } from '../../material/cut-from.js'
+import { outerOf, wallOf } from '../../material/layer.js'
 import { wrappedBookReadings } from '../../object/required.js'
 import { bookSection, checkWidthKnown, defaultBookEase } from '../book.js'
 import { defineFamily, type Job } from '../contract.js'
 import { piled, type Joining } from '../joining.js'
 import { plyOf } from '../section.js'
-import { doubledThickness } from '../flap-plies.js'
 import { caughtIn, seamBulk } from '../seam.js'
 import { serveBooks, type ServedBook } from './books.js'
 import { options, resolveOptions, type AdjustableWrapOptions, type ResolvedOptions } from './options.js'
@@ -59,7 +60,7 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
         ...checkServed(job, resolved, body, served),
         ...job.objects.flatMap(checkWidthKnown),
       ],
-      seams: [seamBulk('seam at the strap', caughtIn(stack, seam), doubledThickness(job))],
+      seams: [seamBulk('seam at the strap', caughtIn(stack, seam), strapPlies(job))],
       clearances: keepRooms(job, body, resolved),
       serves: served.map(({ book, free, reason }) => ({ book, free, ...(reason && { reason }) })),
       strip: layStrip(job, body, pieces, resolved),
@@ -71,6 +72,11 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
     }
   },
 })
+
+/** The strap lies doubled in the seam. */
+function strapPlies(job: Job<AdjustableWrapOptions>) {
+  return scale((clothOf(job, 'strap', 'outer') ?? outerOf(job.stack)).thickness, 2)
+}
 
 /** What mends the most of them stands once, beside the first. */
 function checkServed(

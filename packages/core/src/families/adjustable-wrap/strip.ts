@@ -1,5 +1,6 @@
 import { add, longest, negate, subtract, zero } from '../../length/length.js'
 import type { Piece } from '../../piece/piece.js'
+import { piecesWithin } from '../../piece/plies.js'
 import { totalOf } from '../../piece/reason.js'
 import { bookPanels } from '../book.js'
 import type { Job } from '../contract.js'
@@ -27,7 +28,7 @@ export function layStrip(
   const total = totalWidth(panels)
   const edge = add(job.seam, turnedEdge)
   const strap = strapPlace(job, options)
-  const inner = pieces.filter(({ role, trimTo }) => (role === 'interfacing' || role === 'padding') && !trimTo)
+  const inner = piecesWithin(pieces)
   const corner = (y: typeof high, down: 1 | -1) =>
     ({
       at: [total, y],

@@ -8,7 +8,7 @@ import { because, times, twice, type Reason } from '../../piece/reason.js'
 import type { Side } from '../../piece/side.js'
 import type { Job } from '../contract.js'
 import { deviceEase, deviceMeasures, deviceOf } from '../device.js'
-import { clothOf } from '../flap-plies.js'
+import { clothOf } from '../../material/cut-from.js'
 import { byRule, easesOf, outerSides, settleNeed, sewnEdges, type BothWays } from '../sized.js'
 import type { FoldCaseOptions } from './options.js'
 

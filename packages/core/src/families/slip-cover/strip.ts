@@ -1,6 +1,7 @@
 import { add, scale, shortest, subtract, zero, type Length } from '../../length/length.js'
 import { flapAsCut } from '../../piece/flap.js'
 import type { Piece } from '../../piece/piece.js'
+import { piecesWithin } from '../../piece/plies.js'
 import { bookPanels, flapPanel } from '../book.js'
 import type { Job } from '../contract.js'
 import {
@@ -33,7 +34,7 @@ export function layStrip(
   ]
   const high = fitHeight.finished
   const edge = add(job.seam, body.turnedEdge)
-  const inner = pieces.filter(({ role, trimTo }) => (role === 'interfacing' || role === 'padding') && !trimTo)
+  const inner = piecesWithin(pieces)
   return {
     ...plainStrip(panels, high),
     cutPieces: [

@@ -1,5 +1,6 @@
 import { negate, scale, zero, type Length } from '../../length/length.js'
 import type { Piece } from '../../piece/piece.js'
+import { piecesWithin } from '../../piece/plies.js'
 import { bookPanels, flapPanel } from '../book.js'
 import type { Job } from '../contract.js'
 import {
@@ -34,7 +35,7 @@ export function layStrip(
   const total = totalWidth(panels)
   const single = construction === 'single'
   const out = single ? { x: endHem, y: turnIn } : { x: edge, y: edge }
-  const inner = pieces.filter(({ role, trimTo }) => (role === 'interfacing' || role === 'padding') && !trimTo)
+  const inner = piecesWithin(pieces)
   return {
     ...plainStrip(panels, high),
     cutPieces: [{ piece: 'outer', at: [negate(out.x), negate(out.y)], width: width.cut, height: height.cut }],
