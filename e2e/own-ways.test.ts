@@ -46,6 +46,20 @@ describe('a maker’s own ways', function () {
     await see(page, '15 3/4 × 10 3/8 in', '[data-piece="outer"]')
   })
 
+  it('opens the piece that is pressed in the picture, and says what each cloth would change', async () => {
+    await page.waitForSelector('[data-picture="strip"] [data-shows="flap"]')
+    await page.$eval('[data-picture="strip"] [data-shows="flap"]', area =>
+      area.dispatchEvent(new MouseEvent('click', { bubbles: true })),
+    )
+    const select = await page.waitForSelector('[data-piece="flap"] details[open] select')
+    await page.waitForFunction(field => document.activeElement === field, {}, select)
+    const words = await page.$$eval('[data-piece="flap"] option', all =>
+      all.map(option => option.textContent),
+    )
+    const denim = words.find(word => word.startsWith('Denim'))
+    expect(denim).to.match(/→ outer 15 3.4 × 10 1.2/)
+  })
+
   it('keeps a word on a piece, and makes it larger where it is pieced', async () => {
     await openPiece('outer')
     const note = await page.waitForSelector('[data-piece="outer"] textarea')

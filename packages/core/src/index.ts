@@ -264,5 +264,6 @@ export {
   type KeptRule,
   type SizingChoice,
 } from './reckon/sizing-choices.js'
+export { describePieceEffects } from './reckon/piece-effects.js'
 export { listFamiliesFor, switchFamily } from './reckon/switch-family.js'
 export { coverTakes, type Takes } from './reckon/takes.js'

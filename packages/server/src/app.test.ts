@@ -257,6 +257,11 @@ describe('the server', function () {
     expect(twice.body.issues[0]?.message).to.contain('already')
     // for another way of making, in another workshop, and once the first is gone, it is free
     expect((await named('Wide rule', { family: 'glued-wrap' })).status).to.equal(201)
+    const put = await app().request('PUT', `/api/rules/${crypto.randomUUID()}`, {
+      body: { ...ruleBody, name: 'Wide rule' },
+      headers: { 'If-None-Match': '*' },
+    })
+    expect(put.status).to.equal(422)
     const theirs = await app().request('POST', '/api/rules', {
       body: { ...ruleBody, name: 'Wide rule' },
       workshop: app().theirs,

@@ -55,6 +55,8 @@ export interface StripArea {
 export interface StripShape extends StripArea {
   readonly name: string
   readonly face: Face
+  /** The curve that its upper edge dips in, in the middle. */
+  readonly scoop?: { readonly width: Length; readonly depth: Length }
 }
 
 export interface StripHole {

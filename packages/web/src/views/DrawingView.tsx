@@ -9,6 +9,8 @@ interface DrawingViewProps {
   /** Letters as a share of the drawing's longer side; larger on narrow screens. */
   readonly textScale?: number
   readonly label?: string
+  /** What happens to a piece that is pressed; a list beside the picture does the same for the keyboard. */
+  readonly onPick?: (piece: string) => void
 }
 
 /** Renders a neutral drawing to SVG, in millimetres. A piece lights up with its row in every list. */
@@ -16,6 +18,7 @@ export const DrawingView = memo(function DrawingView({
   drawing,
   textScale = 0.024,
   label,
+  onPick,
 }: DrawingViewProps) {
   const dispatch = useAppDispatch()
   const litPiece = useAppSelector(state => state.lit.piece)
@@ -53,6 +56,7 @@ export const DrawingView = memo(function DrawingView({
           arrow={`url(#${arrow})`}
           isLit={mark.kind === 'path' && mark.piece !== undefined && mark.piece === litPiece}
           onPoint={piece => dispatch(lit(piece))}
+          onPick={onPick}
         />
       ))}
     </svg>
@@ -65,9 +69,10 @@ interface MarkViewProps {
   readonly arrow: string
   readonly isLit: boolean
   readonly onPoint: (piece: string | null) => void
+  readonly onPick: ((piece: string) => void) | undefined
 }
 
-function MarkView({ mark, textSize, arrow, isLit, onPoint }: MarkViewProps) {
+function MarkView({ mark, textSize, arrow, isLit, onPoint, onPick }: MarkViewProps) {
   switch (mark.kind) {
     case 'line': {
       const [x1, y1] = mark.from.map(svgNumber)
@@ -81,14 +86,19 @@ function MarkView({ mark, textSize, arrow, isLit, onPoint }: MarkViewProps) {
         />
       )
     }
-    case 'path':
+    case 'path': {
+      const { piece } = mark
+      const picks = piece !== undefined && onPick !== undefined
       return (
         <path
-          className={`mark mark-${mark.style} fill-${mark.fill} ${isLit ? 'lit' : ''}`}
+          className={`mark mark-${mark.style} fill-${mark.fill} ${isLit ? 'lit' : ''} ${picks ? 'cursor-pointer' : ''}`}
           d={svgPath(mark)}
-          onPointerEnter={mark.piece === undefined ? undefined : () => onPoint(mark.piece ?? null)}
+          data-shows={piece}
+          onPointerEnter={piece === undefined ? undefined : () => onPoint(piece)}
+          onClick={picks ? () => onPick(piece) : undefined}
         />
       )
+    }
     case 'text': {
       const [x, y] = mark.at.map(svgNumber)
       return (

@@ -1,10 +1,9 @@
-import { negate, scale, zero, type Length } from '../../length/length.js'
+import { negate, scale, subtract, zero, type Length } from '../../length/length.js'
 import type { Piece } from '../../piece/piece.js'
 import { piecesWithin } from '../../piece/plies.js'
 import { bookPanels, flapPanel } from '../book.js'
 import type { Job } from '../contract.js'
 import {
-  allRound,
   centred,
   foldsBetween,
   level,
@@ -23,7 +22,7 @@ export function layStrip(
   job: Job<TurnedFlapOptions>,
   { bulk, edge, width, height, flap, turnIn, fitWidth, fitHeight }: Body,
   pieces: readonly Piece[],
-  { construction, endHem }: ResolvedOptions,
+  { construction, endHem, innerHalf }: ResolvedOptions,
 ): Strip {
   const ends = flap > zero ? flap : zero
   const panels = [
@@ -42,23 +41,38 @@ export function layStrip(
     areas: inner.map(piece =>
       centred(piece.id, [piece.width.cut, piece.height.cut], { left: zero, room: total, high }),
     ),
-    lines: [...foldsBetween(panels, high), ...(single ? hemLines(total, high) : turnedLines(total, high))],
+    lines: [
+      ...foldsBetween(panels, high),
+      ...(single ? hemLines : turnedLines)({
+        total,
+        high,
+        loose: innerHalf === 'open' ? scale(ends, 1 / 2) : zero,
+      }),
+    ],
   }
 }
 
-function hemLines(total: Length, high: Length): readonly StripLine[] {
-  return [
-    upright('hem', zero, high),
-    upright('hem', total, high),
-    level('stitch', zero, zero, total),
-    level('stitch', high, zero, total),
-  ]
+interface Sewn {
+  readonly total: Length
+  readonly high: Length
+  /** How much of each flap, from its end, is left unsewn at top and bottom. */
+  readonly loose: Length
+}
+
+function hemLines({ total, high, loose }: Sewn): readonly StripLine[] {
+  return [upright('hem', zero, high), upright('hem', total, high), ...topAndBottom({ total, high, loose })]
 }
 
 /** Edge-stitched all round; turned through the middle third of a long side. */
-function turnedLines(total: Length, high: Length): readonly StripLine[] {
+function turnedLines({ total, high, loose }: Sewn): readonly StripLine[] {
   return [
-    ...allRound('stitch', total, high),
+    upright('stitch', zero, high),
+    upright('stitch', total, high),
+    ...topAndBottom({ total, high, loose }),
     ...openingBelow(high, { left: zero, room: total }, scale(total, 1 / 3)),
   ]
+}
+
+function topAndBottom({ total, high, loose }: Sewn): readonly StripLine[] {
+  return [zero, high].map(y => level('stitch', y, loose, subtract(total, loose)))
 }

@@ -12,7 +12,7 @@ import {
   planFrom,
 } from '../../file/testing/cover-files.js'
 import type { CoverFile } from '../../file/cover-schema.js'
-import { toJsonMm } from '../../length/length.js'
+import { add, toJsonMm } from '../../length/length.js'
 
 const file = (changes: Partial<CoverFile> = {}) => familyFile('turned-flap-cover', changes)
 
@@ -161,6 +161,28 @@ describe('a cover of one layer, fitted on the book', () => {
     expect(codesOf(stiff({ innerHalf: 'open' }))).not.to.include('will-it-go-in')
     // but not beyond 160 − 10
     expect(codesOf(stiff({ innerHalf: 'open', flapDepth: '151 mm' }))).to.include('flap-too-deep')
+  })
+
+  it('leaves the inner half of such a flap unsewn at top and bottom in the picture', () => {
+    const levels = (options: Record<string, string>) => {
+      const { strip } = planFrom(file({ options: { flapDepth: '100 mm', ...options } }))
+      const total = toJsonMm(add(...strip.panels.map(({ width }) => width)))
+      return strip.lines.flatMap(({ kind, from, to }) =>
+        kind === 'stitch' && from[1] === to[1] ? [[toJsonMm(from[0]), total - toJsonMm(to[0])]] : [],
+      )
+    }
+    for (const construction of ['lined', 'single']) {
+      const [flap] = planFrom(file({ options: { flapDepth: '100 mm', construction } })).strip.panels
+      const half = flap ? toJsonMm(flap.width) / 2 : 0
+      for (const [from = 0, to = 0] of levels({ construction, innerHalf: 'open' })) {
+        expect(from).to.be.closeTo(half, 0.01)
+        expect(to).to.be.closeTo(half, 0.01)
+      }
+      expect(levels({ construction, innerHalf: 'sewn' })).to.deep.equal([
+        [0, 0],
+        [0, 0],
+      ])
+    }
   })
 
   it('doubles the hem of cloth that frays', () => {

@@ -16,7 +16,7 @@ import { piled, piledNotion, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
 import { centred, level, plainStrip, upright, type Strip } from '../strip.js'
 import type { Piece } from '../../piece/piece.js'
-import { options, resolveOptions, type ZipPouchOptions } from './options.js'
+import { options, resolveOptions, type ResolvedOptions, type ZipPouchOptions } from './options.js'
 import { cutPieces, zipFor } from './pieces.js'
 import { recipes } from './recipes.js'
 import { sizeWall, type Wall } from './size.js'
@@ -57,7 +57,7 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
         ...checkZip(job, wall),
       ],
       seams: [seamBulk('side seam', scale(caughtIn(stack, seam), 2))],
-      strip: layStrip(job, wall, pieces),
+      strip: layStrip(job, wall, pieces, resolved),
       section: pouchSection(deviceOf(job.object, job.inside), stack, 'seam'),
       joinings: joinings(pieces),
     }
@@ -78,7 +78,12 @@ function checkZip({ object, inside }: Job<ZipPouchOptions>, { fitWidth }: Wall):
   return findingWhen(opening < wanted, 'zip-opening-too-small', 'fit:width', { opening, wanted })
 }
 
-function layStrip(job: Job<ZipPouchOptions>, wall: Wall, pieces: readonly Piece[]): Strip {
+function layStrip(
+  job: Job<ZipPouchOptions>,
+  wall: Wall,
+  pieces: readonly Piece[],
+  { scoopWidth, scoopDepth }: ResolvedOptions,
+): Strip {
   const width = wall.fitWidth.finished
   const high = wall.fitHeight.finished
   const total = scale(width, 2)
@@ -109,6 +114,7 @@ function layStrip(job: Job<ZipPouchOptions>, wall: Wall, pieces: readonly Piece[
             at: [width, subtract(high, low)],
             width,
             height: low,
+            scoop: { width: scoopWidth ?? scale(pocket.width.cut, 1 / 2), depth: scoopDepth },
           },
         ]
       : [],

@@ -16,6 +16,8 @@ export interface ZipPouchOptions {
 export interface ResolvedOptions {
   readonly pocket: boolean
   readonly pocketDrop: Length
+  /** Half the pocket where it is left out. */
+  readonly scoopWidth?: Length
   readonly scoopDepth: Length
   readonly zipExtra: Length
   readonly zipExposed: Length
@@ -55,6 +57,7 @@ export function resolveOptions({ unit, options: stated }: Job<ZipPouchOptions>):
   return {
     pocket: stated.pocket ?? true,
     pocketDrop: stated.pocketDrop ?? customary(1, unit),
+    ...(stated.scoopWidth !== undefined && { scoopWidth: stated.scoopWidth }),
     scoopDepth: stated.scoopDepth ?? customary(3 / 2, unit),
     zipExtra: stated.zipExtra ?? customary(3, unit),
     zipExposed: stated.zipExposed ?? customary(1 / 4, unit),

@@ -73,7 +73,10 @@ export function createRowRepository<C extends Columns>(
   async function insert(workshop: string, id: string, body: Body): Promise<Written<Row>> {
     const rows = [rowOf(workshop, id, body)]
     await model.bulkCreate(rows, { ignoreDuplicates: true, transaction })
-    return missed(await findStored(workshop, { id, deletedAt: null }), body)
+    const stands = await findStored(workshop, { id, deletedAt: null })
+    if (stands || (await model.count({ where: { id }, transaction })) > 0) return missed(stands, body)
+    // The id is free, so something else of the row is taken: written again, the database says what.
+    return { kind: 'written', row: read((await model.create(rows[0] as never, { transaction })).get()) }
   }
 
   function rowOf(workshopId: string, id: string, body: Body) {

@@ -115,6 +115,12 @@ function Properties({ row, draft, unit }: PropertiesProps) {
           checked={material.washed ?? false}
           onChange={washed => changeMaterial({ washed })}
         />
+        <YesNoField
+          label="Fused"
+          help="Ironed on: the cloth it lies behind gives no more."
+          checked={material.fused ?? material.role === 'interfacing'}
+          onChange={fused => changeMaterial({ fused })}
+        />
         <AmountField
           label="Price"
           help={`Of one ${pricedBy(material.role, stock.notion, unit)}.`}

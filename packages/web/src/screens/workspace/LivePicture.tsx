@@ -1,5 +1,6 @@
 import { drawEndOn, drawStrip, sayProperly, type Face, type Plan, type Unit } from '@snowdrift/core'
-import { useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
+import { useNavigate } from 'react-router'
 import { Toggle } from '../../parts/Toggle'
 import { DrawingView } from '../../views/DrawingView'
 import { textScaleFor } from '../../views/text-scale'
@@ -49,6 +50,12 @@ interface PicturesProps {
 function Pictures({ plan, unit, isHeld }: PicturesProps) {
   const narrow = useIsNarrow()
   const [face, setFace] = useState<Face>('outside')
+  const { id } = useCover()
+  const navigate = useNavigate()
+  const showPiece = useCallback(
+    (piece: string) => void navigate(`/covers/${id}/pieces?piece=${encodeURIComponent(piece)}`),
+    [id, navigate],
+  )
   const strip = useMemo(() => drawStrip(plan.strip, sayProperly(unit), { face }), [plan, unit, face])
   return (
     <div className="flex h-full flex-col gap-2 px-4 py-2 lg:py-4" aria-busy={isHeld}>
@@ -70,7 +77,11 @@ function Pictures({ plan, unit, isHeld }: PicturesProps) {
         data-picture="strip"
       >
         <div className="h-36 sm:h-56 lg:h-full">
-          <DrawingView drawing={strip} textScale={textScaleFor(strip, narrow ? phoneFrame : deskFrame)} />
+          <DrawingView
+            drawing={strip}
+            textScale={textScaleFor(strip, narrow ? phoneFrame : deskFrame)}
+            onPick={showPiece}
+          />
         </div>
       </figure>
       <EndOnPicture plan={plan} unit={unit} className="contain-content max-lg:hidden lg:flex-[3]" />

@@ -1,19 +1,24 @@
 import {
   cutPieceFrom,
+  describePieceEffects,
   notePiece,
   roleWords,
   setPieced,
   typicalMaterials,
+  type CoverFile,
   type MaterialRow,
   type Piece,
+  type Role,
   type TypedCloth,
   type TypedMaterial,
 } from '@snowdrift/core'
+import { useMemo, useState } from 'react'
 import { useMaterialsQuery } from '../../../api/api'
 import { oneStep } from '../../../drafts/draft'
 import { CheckField } from '../../../parts/CheckField'
 import { controlLook, Field } from '../../../parts/Field'
 import { NoteField } from '../../../parts/NoteField'
+import { plannedOf } from '../../../views/planned'
 import { useCover } from '../cover-context'
 import { inUnit } from '../layers/layer-from'
 
@@ -40,19 +45,30 @@ export function PieceMakeUp({ piece }: { readonly piece: Piece }) {
   )
 }
 
-/** The cover’s own cloths first, then the workshop’s, then what is typical; each with how thick it is. */
+/**
+ * The cover’s own cloths first, then the workshop’s, then what is typical; each with how thick it is and, once one looks
+ * for one, the sizes that would follow.
+ */
 function ClothChoice({ piece: { id, role } }: { readonly piece: Piece }) {
-  const { file, unit, change } = useCover()
+  const { file, planned, unit, change } = useCover()
   const { data: rows = none } = useMaterialsQuery()
-  const { layers, cloths = [], cutFrom = {} } = file
+  const [isLooking, setLooking] = useState(false)
+  const { layers, cutFrom = {} } = file
   const ofRole = layers.find(layer => layer.role === role)
-  const here: readonly TypedCloth[] = [
-    ...layers.flatMap(({ inset: _inset, quilted: _quilted, backs: _backs, name, ...layer }) =>
-      name && layer.role !== role ? [{ ...layer, name }] : [],
-    ),
-    ...cloths,
-  ]
-  const own = rows.filter(({ stock }) => stock.notion === undefined).map(row => inUnit(row, unit))
+  const here = useMemo(() => clothsHere(file, role), [file, role])
+  const own = useMemo(
+    () => rows.filter(({ stock }) => stock.notion === undefined).map(row => inUnit(row, unit)),
+    [rows, unit],
+  )
+  const effects = useMemo(() => {
+    const { plan } = planned
+    if (!isLooking || !plan) return {}
+    const tried = [...here, ...own, ...typicalMaterials].map(cloth => {
+      const after = plannedOf(cutPieceFrom(file, id, cloth)).plan
+      return [cloth.name, after ? describePieceEffects(plan, after, unit) : ''] as const
+    })
+    return Object.fromEntries(tried)
+  }, [isLooking, planned, here, own, file, id, unit])
   const known = [...here, ...own, ...typicalMaterials]
   const chosen = cutFrom[id]
   const choose = (name: string) =>
@@ -70,28 +86,45 @@ function ClothChoice({ piece: { id, role } }: { readonly piece: Piece }) {
           id={field}
           className={controlLook}
           value={chosen ?? ''}
+          onFocus={() => setLooking(true)}
+          onPointerDown={() => setLooking(true)}
           onChange={event => choose(event.target.value)}
         >
           <option value="">{ofRole?.name || `the ${roleWords[role].toLowerCase()}`}</option>
           {chosen !== undefined && !known.some(({ name }) => name === chosen) && (
             <option value={chosen}>{chosen}</option>
           )}
-          <Cloths label="On this cover" cloths={here} />
-          <Cloths label="In the workshop" cloths={own} />
-          <Cloths label="Typical" cloths={typicalMaterials} />
+          <Cloths label="On this cover" cloths={here} effects={effects} />
+          <Cloths label="In the workshop" cloths={own} effects={effects} />
+          <Cloths label="Typical" cloths={typicalMaterials} effects={effects} />
         </select>
       )}
     </Field>
   )
 }
 
-function Cloths({ label, cloths }: { readonly label: string; readonly cloths: readonly TypedMaterial[] }) {
+function clothsHere({ layers, cloths = [] }: CoverFile, role: Role): readonly TypedCloth[] {
+  return [
+    ...layers.flatMap(({ inset: _inset, quilted: _quilted, backs: _backs, name, ...layer }) =>
+      name && layer.role !== role ? [{ ...layer, name }] : [],
+    ),
+    ...cloths,
+  ]
+}
+
+interface ClothsProps {
+  readonly label: string
+  readonly cloths: readonly TypedMaterial[]
+  readonly effects: Readonly<Record<string, string>>
+}
+
+function Cloths({ label, cloths, effects }: ClothsProps) {
   if (cloths.length === 0) return null
   return (
     <optgroup label={label}>
       {cloths.map(({ name, role, thickness }) => (
         <option key={`${role} ${name}`} value={name}>
-          {`${name}, ${thickness}`}
+          {[`${name}, ${thickness}`, effects[name]].filter(Boolean).join(' → ')}
         </option>
       ))}
     </optgroup>

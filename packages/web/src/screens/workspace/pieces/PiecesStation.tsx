@@ -1,5 +1,6 @@
 import { oneStep } from '../../../drafts/draft'
 import { namePiece, applyRepair, type Notion, type Piece, type Unit, roleWords } from '@snowdrift/core'
+import { useEffect, useRef } from 'react'
 import { lit } from '../../../app/lit-slice'
 import { useAppDispatch, useAppSelector } from '../../../app/store'
 import { FindingNote } from '../../../parts/FindingNote'
@@ -12,12 +13,17 @@ import { Joinings } from './Joinings'
 import { OtherThings } from './OtherThings'
 import { PieceMakeUp } from './PieceMakeUp'
 import { ReasonSum } from './ReasonSum'
+import { useAskedPiece } from './use-asked-piece'
+
+const none: readonly Piece[] = []
 
 /** Every piece with its size and the reasons that add up to it; what to buy; how it fits. */
 export function PiecesStation() {
   const { planned, unit, change } = useCover()
   const { plan } = planned
+  const asked = useAskedPiece(plan?.pieces ?? none)
   if (!plan) return <NotYet>The pieces are worked out as soon as everything it needs can be read.</NotYet>
+  const { pieces } = plan
   const about = plan.findings.filter(finding => stationOf(finding) === 'pieces')
   return (
     <div className="grid gap-8">
@@ -33,8 +39,13 @@ export function PiecesStation() {
       <section>
         <h3 className="mb-2 text-lg font-semibold">To cut</h3>
         <ul className="divide-y divide-rule border-y border-rule">
-          {plan.pieces.map(piece => (
-            <PieceRow key={piece.id} piece={piece} unit={unit} />
+          {pieces.map(piece => (
+            <PieceRow
+              key={piece.id}
+              piece={piece}
+              unit={unit}
+              asked={piece.id === asked?.piece ? asked.key : undefined}
+            />
           ))}
         </ul>
       </section>
@@ -55,7 +66,21 @@ export function PiecesStation() {
   )
 }
 
-function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit }) {
+interface PieceRowProps {
+  readonly piece: Piece
+  readonly unit: Unit
+  /** Another one each time that the piece is pointed at in the picture. */
+  readonly asked: string | undefined
+}
+
+function PieceRow({ piece, unit, asked }: PieceRowProps) {
+  const details = useRef<HTMLDetailsElement>(null)
+  useEffect(() => {
+    if (asked === undefined || !details.current) return
+    details.current.open = true
+    details.current.scrollIntoView({ block: 'nearest' })
+    details.current.querySelector('select')?.focus()
+  }, [asked])
   const dispatch = useAppDispatch()
   const isLit = useAppSelector(state => state.lit.piece === piece.id)
   const { id, role, count, width, height, trimTo, measureFirst, blank } = piece
@@ -68,7 +93,7 @@ function PieceRow({ piece, unit }: { readonly piece: Piece; readonly unit: Unit 
       onFocus={() => dispatch(lit(id))}
       onBlur={() => dispatch(lit(null))}
     >
-      <details>
+      <details ref={details}>
         <summary className="flex flex-wrap items-baseline gap-x-3">
           <span className="w-8 text-soft">{count} ×</span>
           <span className="flex-1 font-medium">
