@@ -57,7 +57,7 @@ describe('a maker’s own ways', function () {
       all.map(option => option.textContent),
     )
     const denim = words.find(word => word.startsWith('Denim'))
-    expect(denim).to.match(/→ outer 15 3.4 × 10 1.2/)
+    expect(denim).to.match(/→ outer 15\s3.4 × 10\s1.2/)
   })
 
   it('keeps a word on a piece, and makes it larger where it is pieced', async () => {
