@@ -60,7 +60,19 @@ describe('a maker’s own ways', function () {
     expect(denim).to.match(/→ outer 15\s3.4 × 10\s1.2/)
   })
 
+  it('says what another option and a thing added would change before it is chosen', async () => {
+    await open('make-up')
+    const flaps = await find(page, 'Flaps')
+    await flaps.focus()
+    const words = await flaps.$$eval('option', all => all.map(option => option.textContent))
+    expect(words.filter(word => word.includes('→ flap outer'))).to.have.length(1)
+    const handles = await find(page, 'Pair of handles')
+    await handles.focus()
+    await see(page, 'Pair of handles → pair of handles 12', '[aria-label="Added to it"]')
+  })
+
   it('keeps a word on a piece, and makes it larger where it is pieced', async () => {
+    await open('pieces')
     await openPiece('outer')
     const note = await page.waitForSelector('[data-piece="outer"] textarea')
     await note?.type('the hut upright')

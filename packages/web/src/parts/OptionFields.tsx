@@ -30,6 +30,8 @@ interface OptionFieldsProps {
   readonly below?: (key: string) => ReactNode
   /** What a text field may be chosen from, by key. */
   readonly choices?: Readonly<Record<string, Readonly<Record<string, string>>>>
+  /** What another value of a field would change. */
+  readonly effectOf?: (key: string, value: OptionValue) => string
 }
 
 /** A form made from the options schema of a family or an extra: its labels, its help, its choices. */
@@ -47,7 +49,9 @@ interface OneFieldProps extends Omit<OptionFieldsProps, 'fields' | 'below'> {
   readonly field: OptionField
 }
 
-function OneField({ name, field, values, settled, unit, division, onChange, choices }: OneFieldProps) {
+function OneField(props: OneFieldProps) {
+  const { name, field, values, settled, unit, division, onChange, choices, effectOf } = props
+  const told = effectOf && { effectOf: (next: OptionValue) => effectOf(name, next) }
   const { label } = field
   const help = sayAmounts(field.help, unit)
   const value = values[name]
@@ -87,11 +91,17 @@ function OneField({ name, field, values, settled, unit, division, onChange, choi
           value={chosenOf(value ?? settled[name], field.choices)}
           choices={field.choices}
           onChange={set}
+          {...told}
         />
       )
     case 'yes-no':
       return (
-        <YesNoField label={label} help={help} checked={(value ?? settled[name]) === true} onChange={set} />
+        <YesNoField
+          {...{ label, help }}
+          checked={(value ?? settled[name]) === true}
+          onChange={set}
+          {...told}
+        />
       )
     case 'count':
       return (

@@ -1,4 +1,6 @@
+import { useMemo, useState } from 'react'
 import { controlLook, Field } from './Field'
+import { withEffect } from './with-effect'
 
 interface SelectFieldProps<Value extends string> {
   readonly label: string
@@ -6,6 +8,8 @@ interface SelectFieldProps<Value extends string> {
   readonly value: Value
   readonly choices: Readonly<Record<Value, string>>
   readonly onChange: (value: Value) => void
+  /** What a choice would change, asked once somebody looks at them. */
+  readonly effectOf?: (value: Value) => string
 }
 
 /** One of a few named values, in the platform's own list: it works with any keyboard and on any phone. */
@@ -15,7 +19,18 @@ export function SelectField<Value extends string>({
   value,
   choices,
   onChange,
+  effectOf,
 }: SelectFieldProps<Value>) {
+  const [isLooking, setLooking] = useState(false)
+  const look = () => setLooking(true)
+  const named = useMemo(
+    () =>
+      (Object.entries(choices) as [Value, string][]).map(([key, words]) => {
+        const effect = isLooking && key !== value ? effectOf?.(key) : undefined
+        return [key, withEffect(words, effect)] as const
+      }),
+    [choices, effectOf, isLooking, value],
+  )
   return (
     <Field label={label} help={help}>
       {({ id, describedBy }) => (
@@ -24,9 +39,12 @@ export function SelectField<Value extends string>({
           aria-describedby={describedBy}
           className={controlLook}
           value={value}
+          onFocus={look}
+          onBlur={() => setLooking(false)}
+          onPointerDown={look}
           onChange={event => onChange(event.target.value as Value)}
         >
-          {Object.entries<string>(choices).map(([key, words]) => (
+          {named.map(([key, words]) => (
             <option key={key} value={key}>
               {words}
             </option>

@@ -13,6 +13,7 @@ import {
   roleWords,
 } from '@snowdrift/core'
 import { ArrowDown, X } from 'lucide-react'
+import { useState } from 'react'
 import { CheckField } from '../../../parts/CheckField'
 import { IconButton } from '../../../parts/IconButton'
 import { controlLook, Field } from '../../../parts/Field'
@@ -21,7 +22,9 @@ import { LengthField } from '../../../parts/LengthField'
 import { PercentField } from '../../../parts/PercentField'
 import { SelectField } from '../../../parts/SelectField'
 import { printWords } from '../../../views/material-words'
+import { withEffect } from '../../../parts/with-effect'
 import { findingsAbout, useCover } from '../cover-context'
+import { useEffects } from '../use-effects'
 import { choicesFor } from './layer-from'
 
 interface LayerEditorProps {
@@ -153,47 +156,65 @@ interface MaterialChoiceProps {
 
 function MaterialChoice({ layer, materials, onChoose }: MaterialChoiceProps) {
   const { unit } = useCover()
+  const effects = useEffects()
+  const [isLooking, setLooking] = useState(false)
+  const look = () => setLooking(true)
   const { name = '', role, inset, quilted, backs } = layer
   const { own, typical } = choicesFor(role, materials, unit)
   const known = [...own, ...typical]
+  const layerOf = (material: TypedMaterial): TypedLayer => ({
+    ...material,
+    ...(inset !== undefined && { inset }),
+    ...(quilted !== undefined && { quilted }),
+    ...(backs !== undefined && { backs }),
+  })
   const choose = (next: string) => {
     const material = known.find(candidate => candidate.name === next)
-    if (!material) return
-    onChoose({
-      ...material,
-      ...(inset !== undefined && { inset }),
-      ...(quilted !== undefined && { quilted }),
-      ...(backs !== undefined && { backs }),
-    })
+    if (material) onChoose(layerOf(material))
   }
+  const effectOf = (material: TypedMaterial) =>
+    isLooking && material.name !== name
+      ? effects(file => ({
+          ...file,
+          layers: file.layers.map(other => (other.role === role ? layerOf(material) : other)),
+        }))
+      : undefined
   return (
     <Field label="Material">
       {({ id }) => (
-        <select id={id} className={controlLook} value={name} onChange={event => choose(event.target.value)}>
+        <select
+          id={id}
+          className={controlLook}
+          value={name}
+          onFocus={look}
+          onBlur={() => setLooking(false)}
+          onPointerDown={look}
+          onChange={event => choose(event.target.value)}
+        >
           {!known.some(material => material.name === name) && (
             <option value={name}>{name || 'not named'}</option>
           )}
-          <MaterialGroup label="In the workshop" materials={own} />
-          <MaterialGroup label="Typical" materials={typical} />
+          <MaterialGroup label="In the workshop" materials={own} effectOf={effectOf} />
+          <MaterialGroup label="Typical" materials={typical} effectOf={effectOf} />
         </select>
       )}
     </Field>
   )
 }
 
-function MaterialGroup({
-  label,
-  materials,
-}: {
+interface MaterialGroupProps {
   readonly label: string
   readonly materials: readonly TypedMaterial[]
-}) {
+  readonly effectOf: (material: TypedMaterial) => string | undefined
+}
+
+function MaterialGroup({ label, materials, effectOf }: MaterialGroupProps) {
   if (materials.length === 0) return null
   return (
     <optgroup label={label}>
-      {materials.map(({ name }) => (
-        <option key={name} value={name}>
-          {name}
+      {materials.map(material => (
+        <option key={material.name} value={material.name}>
+          {withEffect(material.name, effectOf(material))}
         </option>
       ))}
     </optgroup>

@@ -4,6 +4,7 @@ import {
   findExtra,
   findFamily,
   listOptionFields,
+  type CoverFile,
   type Plan,
   type TypedExtra,
 } from '@snowdrift/core'
@@ -14,6 +15,7 @@ import { IconButton } from '../../../parts/IconButton'
 import { FindingNote } from '../../../parts/FindingNote'
 import { OptionFields } from '../../../parts/OptionFields'
 import { findingsAbout, useCover } from '../cover-context'
+import { useEffects } from '../use-effects'
 import { splitPlaceFields } from './place-fields'
 import { PlacePicture } from './PlacePicture'
 
@@ -27,19 +29,18 @@ interface ExtraCardProps {
 /** One thing added: what it says of itself, its findings, its place, its options. */
 export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) {
   const { file, planned, unit, division, change } = useCover()
+  const effects = useEffects()
   const extra = findExtra(typed.type)
   if (!extra) return null
   const { type: _type, ...values } = typed
   const placed = planned.plan?.placed.find(entry => entry.extra === index)
   const fields = listOptionFields(extra.options(unit))
   const { own, place } = splitPlaceFields(extra, typed, findFamily(file.family)?.traits ?? [], fields)
-  const set = (key: string, value: unknown) => {
+  const having = (key: string, value: unknown) => {
     const { [key]: _before, ...others } = typed
-    onChange(
-      `extra.${index}.${key}`,
-      (value === undefined ? others : { ...others, [key]: value }) as TypedExtra,
-    )
+    return (value === undefined ? others : { ...others, [key]: value }) as TypedExtra
   }
+  const set = (key: string, value: unknown) => onChange(`extra.${index}.${key}`, having(key, value))
   const form = (shown: typeof fields) => (
     <OptionFields
       fields={shown}
@@ -49,6 +50,7 @@ export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) 
       division={division}
       choices={{ on: carriersOf(planned.plan) }}
       onChange={set}
+      effectOf={(key, value) => effects(current => withExtra(current, index, having(key, value)))}
     />
   )
   return (
@@ -84,6 +86,10 @@ export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) 
       )}
     </div>
   )
+}
+
+function withExtra(file: CoverFile, index: number, extra: TypedExtra): CoverFile {
+  return { ...file, extras: (file.extras ?? []).map((entry, at) => (at === index ? extra : entry)) }
 }
 
 /** The panels and the pieces that something can be sewn to: all that the way of making brings. */

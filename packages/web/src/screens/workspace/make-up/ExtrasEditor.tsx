@@ -1,8 +1,18 @@
 import { oneStep } from '../../../drafts/draft'
-import { extras as known, findFamily, type CoverFile, type Extra, type TypedExtra } from '@snowdrift/core'
+import { useState } from 'react'
+import {
+  extras as known,
+  findExtra,
+  findFamily,
+  type CoverFile,
+  type Extra,
+  type TypedExtra,
+} from '@snowdrift/core'
 import { Plus } from 'lucide-react'
 import { Button } from '../../../parts/Button'
+import { Fractions } from '../../../parts/Fractions'
 import { useCover } from '../cover-context'
+import { useEffects } from '../use-effects'
 import { ExtraCard } from './ExtraCard'
 
 const groupWords: Readonly<Record<Extra['group'], string>> = {
@@ -53,6 +63,10 @@ export function ExtrasEditor() {
 /** What can be added, by kind; what this way of making cannot carry is left out. */
 function AddExtra({ onAdd }: { readonly onAdd: (type: string) => void }) {
   const { file } = useCover()
+  const effects = useEffects()
+  const [looked, setLooked] = useState<string>()
+  const effect =
+    looked && effects(current => ({ ...current, extras: [...(current.extras ?? []), { type: looked }] }))
   const traits = findFamily(file.family)?.traits ?? []
   const carried = known.filter(({ refuses }) => refuses(traits) === undefined)
   return (
@@ -69,6 +83,8 @@ function AddExtra({ onAdd }: { readonly onAdd: (type: string) => void }) {
                   key={type}
                   className="!px-2 text-sm"
                   title={words.summary}
+                  onPointerEnter={() => setLooked(type)}
+                  onFocus={() => setLooked(type)}
                   onClick={() => onAdd(type)}
                 >
                   <Plus className="size-4" aria-hidden /> {words.name}
@@ -78,6 +94,9 @@ function AddExtra({ onAdd }: { readonly onAdd: (type: string) => void }) {
           </div>
         )
       })}
+      <p className="min-h-6 text-sm text-soft">
+        {looked && effect && <Fractions text={`${findExtra(looked)?.words.name ?? looked} → ${effect}`} />}
+      </p>
     </div>
   )
 }

@@ -5,12 +5,13 @@ import { LengthField } from '../../../parts/LengthField'
 import { OptionFields, type OptionValue } from '../../../parts/OptionFields'
 import { SelectField } from '../../../parts/SelectField'
 import { gridChoices } from '../../../views/grid-choices'
-
 import { findingsAbout, useCover } from '../cover-context'
+import { useEffects } from '../use-effects'
 
 /** Seam, grid, and the options of the way of making. */
 export function OptionsForm() {
   const { file, planned, unit, division, change } = useCover()
+  const effects = useEffects()
   const family = findFamily(file.family)
   if (!family) return null
   const settled = planned.plan?.settled
@@ -39,6 +40,7 @@ export function OptionsForm() {
         unit={unit}
         division={division}
         onChange={(key, value) => change(`option.${key}`, current => withOption(current, key, value))}
+        effectOf={(key, value) => effects(current => withOption(current, key, value))}
         below={key =>
           findingsAbout(planned, `option:${key}`).map((finding, index) => (
             <FindingNote
@@ -59,6 +61,7 @@ export function OptionsForm() {
           stated: String(file.grid ?? ''),
         })}
         onChange={grid => change(oneStep, current => withGrid(current, grid))}
+        effectOf={grid => effects(current => withGrid(current, grid))}
       />
     </section>
   )

@@ -1,6 +1,5 @@
 import {
   cutPieceFrom,
-  describePieceEffects,
   notePiece,
   roleWords,
   setPieced,
@@ -18,8 +17,9 @@ import { oneStep } from '../../../drafts/draft'
 import { CheckField } from '../../../parts/CheckField'
 import { controlLook, Field } from '../../../parts/Field'
 import { NoteField } from '../../../parts/NoteField'
-import { plannedOf } from '../../../views/planned'
+import { withEffect } from '../../../parts/with-effect'
 import { useCover } from '../cover-context'
+import { useEffects } from '../use-effects'
 import { inUnit } from '../layers/layer-from'
 
 const none: readonly MaterialRow[] = []
@@ -50,7 +50,8 @@ export function PieceMakeUp({ piece }: { readonly piece: Piece }) {
  * for one, the sizes that would follow.
  */
 function ClothChoice({ piece: { id, role } }: { readonly piece: Piece }) {
-  const { file, planned, unit, change } = useCover()
+  const { file, unit, change } = useCover()
+  const effects = useEffects()
   const { data: rows = none } = useMaterialsQuery()
   const [isLooking, setLooking] = useState(false)
   const { layers, cutFrom = {} } = file
@@ -60,15 +61,8 @@ function ClothChoice({ piece: { id, role } }: { readonly piece: Piece }) {
     () => rows.filter(({ stock }) => stock.notion === undefined).map(row => inUnit(row, unit)),
     [rows, unit],
   )
-  const effects = useMemo(() => {
-    const { plan } = planned
-    if (!isLooking || !plan) return {}
-    const tried = [...here, ...own, ...typicalMaterials].map(cloth => {
-      const after = plannedOf(cutPieceFrom(file, id, cloth)).plan
-      return [cloth.name, after ? describePieceEffects(plan, after, unit) : ''] as const
-    })
-    return Object.fromEntries(tried)
-  }, [isLooking, planned, here, own, file, id, unit])
+  const effectOf = (cloth: TypedCloth) =>
+    isLooking && cloth.name !== chosen ? effects(current => cutPieceFrom(current, id, cloth)) : undefined
   const known = [...here, ...own, ...typicalMaterials]
   const chosen = cutFrom[id]
   const choose = (name: string) =>
@@ -87,6 +81,7 @@ function ClothChoice({ piece: { id, role } }: { readonly piece: Piece }) {
           className={controlLook}
           value={chosen ?? ''}
           onFocus={() => setLooking(true)}
+          onBlur={() => setLooking(false)}
           onPointerDown={() => setLooking(true)}
           onChange={event => choose(event.target.value)}
         >
@@ -94,9 +89,9 @@ function ClothChoice({ piece: { id, role } }: { readonly piece: Piece }) {
           {chosen !== undefined && !known.some(({ name }) => name === chosen) && (
             <option value={chosen}>{chosen}</option>
           )}
-          <Cloths label="On this cover" cloths={here} effects={effects} />
-          <Cloths label="In the workshop" cloths={own} effects={effects} />
-          <Cloths label="Typical" cloths={typicalMaterials} effects={effects} />
+          <Cloths label="On this cover" cloths={here} effectOf={effectOf} />
+          <Cloths label="In the workshop" cloths={own} effectOf={effectOf} />
+          <Cloths label="Typical" cloths={typicalMaterials} effectOf={effectOf} />
         </select>
       )}
     </Field>
@@ -115,16 +110,16 @@ function clothsHere({ layers, cloths = [] }: CoverFile, role: Role): readonly Ty
 interface ClothsProps {
   readonly label: string
   readonly cloths: readonly TypedMaterial[]
-  readonly effects: Readonly<Record<string, string>>
+  readonly effectOf: (cloth: TypedMaterial) => string | undefined
 }
 
-function Cloths({ label, cloths, effects }: ClothsProps) {
+function Cloths({ label, cloths, effectOf }: ClothsProps) {
   if (cloths.length === 0) return null
   return (
     <optgroup label={label}>
-      {cloths.map(({ name, role, thickness }) => (
-        <option key={`${role} ${name}`} value={name}>
-          {[`${name}, ${thickness}`, effects[name]].filter(Boolean).join(' → ')}
+      {cloths.map(cloth => (
+        <option key={`${cloth.role} ${cloth.name}`} value={cloth.name}>
+          {withEffect(`${cloth.name}, ${cloth.thickness}`, effectOf(cloth))}
         </option>
       ))}
     </optgroup>
