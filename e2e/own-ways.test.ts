@@ -47,10 +47,8 @@ describe('a maker’s own ways', function () {
   })
 
   it('opens the piece that is pressed in the picture, and says what each cloth would change', async () => {
-    await page.waitForSelector('[data-picture="strip"] [data-shows="flap"]')
-    await page.$eval('[data-picture="strip"] [data-shows="flap"]', area =>
-      area.dispatchEvent(new MouseEvent('click', { bubbles: true })),
-    )
+    const flap = await page.waitForSelector('[data-picture="strip"] [data-shows="flap"]')
+    await flap?.click()
     const select = await page.waitForSelector('[data-piece="flap"] details[open] select')
     await page.waitForFunction(field => document.activeElement === field, {}, select)
     const words = await page.$$eval('[data-piece="flap"] option', all =>
