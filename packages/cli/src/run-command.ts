@@ -1,5 +1,6 @@
 import { planFile } from './plan-file.js'
 import { nestFile } from './nest-file.js'
+import { stepsFile } from './steps-file.js'
 import { simulateFile } from './simulate-file.js'
 import { exitCodes, type Terminal } from './terminal.js'
 
@@ -13,6 +14,7 @@ export async function runCommand(
 ): Promise<number> {
   if (command === 'plan') return planFile(args, terminal)
   if (command === 'simulate') return simulateFile(args, terminal)
+  if (command === 'steps') return stepsFile(args, terminal)
   if (command === 'nest') return nestFile(args, terminal)
   terminal.complain(
     notYet.includes(command)

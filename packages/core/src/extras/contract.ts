@@ -6,6 +6,8 @@ import type { Trait } from '../families/trait.js'
 import type { Finding, Subject } from '../finding/finding.js'
 import { zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
+import type { Bench } from '../make/bench.js'
+import type { Draft } from '../make/draft.js'
 import type { CutFrom } from '../material/cut-from.js'
 import type { Stack } from '../material/layer.js'
 import type { CoveredObject } from '../object/reading.js'
@@ -37,7 +39,7 @@ export interface ExtraJob<Options> extends ExtraBrief<Options> {
 export interface Footprint extends Omit<StripArea, 'piece'> {
   readonly face: Face
   /** What it sits on, as far as it may reach. */
-  readonly within?: Omit<StripArea, 'piece'> & { readonly name: string }
+  readonly within?: Omit<StripArea, 'piece'> & { readonly name: string; readonly piece?: string }
   /** It may run over folds without harm. */
   readonly crossesFolds?: boolean
   /** It is caught in, or sewn close to, a long edge, where the turning opening must not be. */
@@ -98,6 +100,35 @@ export interface ExtraDefinition<Options extends object> {
   /** What it and its contents add to the thickness of the closed thing; nothing where it is left out. */
   readonly thickness?: (brief: ExtraBrief<Options>) => Length
   readonly plan: (job: ExtraJob<Options>) => ExtraPlan
+  /** How it is made and put on; one place fits the steps into those of the cover. */
+  readonly steps: (work: ExtraWork<Options>) => readonly Draft[]
+}
+
+/** What an extra needs to say its steps: what it brought, and where it goes. */
+export interface ExtraWork<Options> extends Bench {
+  readonly options: Options
+  readonly traits: readonly Trait[]
+  readonly object: CoveredObject
+  /** As the maker calls it: “patch pocket”. */
+  readonly name: string
+  readonly ownPieces: readonly Piece[]
+  readonly ownNotions: readonly Notion[]
+  /** The piece that it is put on. */
+  readonly carrier: string
+  /** Where on it, where that is known. */
+  readonly placed?: PlacedOn
+  /** What holds ties, loops and tabs: a seam that catches them, or an edge that is stitched or glued over them. */
+  readonly held: 'seam' | 'edge'
+  readonly notes: readonly SizeNote[]
+}
+
+/** From the lower left corner of what carries it, as seen from its right side. */
+export interface PlacedOn {
+  readonly x: Length
+  readonly y: Length
+  readonly width: Length
+  readonly height: Length
+  readonly on: string
 }
 
 /** An extra as its callers see it: options are what its own schema made of them. */

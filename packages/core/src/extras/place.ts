@@ -26,6 +26,8 @@ export function placeOptions(unit: Unit) {
 export interface Ground extends Omit<StripArea, 'piece'> {
   readonly name: string
   readonly face: Face
+  /** The piece itself, or what a panel is part of: a flap, or the walls of the cover. */
+  readonly piece?: string
 }
 
 /**
@@ -51,7 +53,7 @@ function groundOfPiece({ pieces, strip }: FamilyPlan, id: string): Ground | unde
   const name = piece.id.replaceAll('-', ' ')
   const flap = placePanels(strip.panels).findLast(({ kind }) => kind === 'flap')
   if (piece.part === 'flap' && flap)
-    return { name, face: 'inside', at: [flap.x, zero], width: flap.width, height: strip.height }
+    return { name, piece: id, face: 'inside', at: [flap.x, zero], width: flap.width, height: strip.height }
   const face = piece.role === 'outer' ? 'outside' : 'inside'
   const area = [...strip.cutPieces, ...strip.areas, ...strip.shapes].findLast(
     known => known.piece === piece.id,
@@ -61,14 +63,22 @@ function groundOfPiece({ pieces, strip }: FamilyPlan, id: string): Ground | unde
     width: totalWidth(strip.panels),
     height: strip.height,
   }
-  return { name, face, at, width, height }
+  return { name, piece: id, face, at, width, height }
 }
 
-function groundOfPanel({ strip }: FamilyPlan, id: string, face: Face): Ground | undefined {
+function groundOfPanel({ strip, pieces }: FamilyPlan, id: string, face: Face): Ground | undefined {
   const panel = placePanels(strip.panels).find(known => known.id === id)
   if (!panel) return undefined
   const { name, x, width, kind } = panel
-  return { name, face: kind === 'flap' ? 'inside' : face, at: [x, zero], width, height: strip.height }
+  const flap = kind === 'flap' ? pieces.find(({ part }) => part === 'flap') : undefined
+  return {
+    ...(flap && { piece: flap.id }),
+    name,
+    face: kind === 'flap' ? 'inside' : face,
+    at: [x, zero],
+    width,
+    height: strip.height,
+  }
 }
 
 export interface Size {

@@ -6,6 +6,8 @@ import type { OldCover } from '../fit/old-cover.js'
 import type { RuleMeasure, RuleSizing, SettledSizing } from '../fit/sizing.js'
 import type { Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
+import type { Bench } from '../make/bench.js'
+import type { Draft } from '../make/draft.js'
 import type { CutFrom } from '../material/cut-from.js'
 import type { Stack } from '../material/layer.js'
 import type { Role } from '../material/role.js'
@@ -157,6 +159,14 @@ export interface FamilyDefinition<Options extends object> {
   readonly resolveOptions: (job: Job<Options>) => object
   readonly recipes: readonly Recipe<Options>[]
   readonly plan: (job: Job<Options>) => FamilyPlan
+  /** How it is made, from the first seam on: cutting, fusing and what is added stand elsewhere. */
+  readonly steps: (work: Work<Options>) => readonly Draft[]
+}
+
+/** Everything that a way of making needs to say its steps: the cover as planned, and what lies on the table. */
+export interface Work<Options> extends Bench {
+  readonly job: Job<Options>
+  readonly made: FamilyPlan
 }
 
 /** A family as its callers see it: options are what its own schema made of them. */

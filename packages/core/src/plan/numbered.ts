@@ -13,10 +13,16 @@ export function numbered(list: readonly FromExtra[]): readonly FromExtra[] {
   return list.map(entry => ({ ...entry, piece: { ...entry.piece, id: name(entry.piece.id) } }))
 }
 
+/** A notion, and which extra brought it. */
+export interface NotionFromExtra {
+  readonly notion: Notion
+  readonly index?: number
+}
+
 /** Likewise of notions. */
-export function numberedNotions(list: readonly Notion[]): readonly Notion[] {
+export function numberedNotions(list: readonly NotionFromExtra[]): readonly NotionFromExtra[] {
   const name = counter()
-  return list.map(notion => ({ ...notion, id: name(notion.id) }))
+  return list.map(entry => ({ ...entry, notion: { ...entry.notion, id: name(entry.notion.id) } }))
 }
 
 function counter(): (id: string) => string {

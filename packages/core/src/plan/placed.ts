@@ -1,12 +1,19 @@
 import type { ExtraPlan } from '../extras/contract.js'
-import type { Strip } from '../families/strip.js'
+import type { Face, Strip } from '../families/strip.js'
 import { subtract, type Length } from '../length/length.js'
 
 /** An extra on its piece, seen from the right side: its lower left corner from that of the piece. */
 export interface PlacedExtra {
   /** Which extra, counted from 0. */
   readonly extra: number
-  readonly ground: { readonly name: string; readonly width: Length; readonly height: Length }
+  readonly ground: {
+    readonly name: string
+    readonly width: Length
+    readonly height: Length
+    readonly face: Face
+    /** Absent for a panel that is no piece of its own. */
+    readonly piece?: string
+  }
   readonly x: Length
   readonly y: Length
   readonly width: Length
@@ -21,7 +28,13 @@ export function placesOf({ footprints }: ExtraPlan, extra: number): readonly Pla
     return [
       {
         extra,
-        ground: { name: ground.name, width: ground.width, height: ground.height },
+        ground: {
+          name: ground.name,
+          width: ground.width,
+          height: ground.height,
+          face,
+          ...(ground.piece !== undefined && { piece: ground.piece }),
+        },
         x: face === 'inside' ? subtract(subtract(ground.width, left), width) : left,
         y: subtract(subtract(ground.height, subtract(at[1], ground.at[1])), height),
         width,

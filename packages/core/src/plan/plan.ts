@@ -23,6 +23,8 @@ export interface Plan extends FamilyPlan {
   readonly settled: { readonly seam: Length; readonly options: object }
   /** Which extra, counted from 0, brought each of the pieces that the way of making did not. */
   readonly extraPieces: Readonly<Record<string, number>>
+  /** Likewise which brought each of the notions. */
+  readonly extraNotions: Readonly<Record<string, number>>
   /** Where extras lie on the pieces that carry them. */
   readonly placed: readonly PlacedExtra[]
   /** What else is to be known of the extras: by which, counted from 0. */
@@ -40,11 +42,21 @@ export function plan(cover: Cover): Plan {
   return more.length > 0 ? { ...planned, findings: [...more, ...planned.findings] } : planned
 }
 
+/** The job that a cover gives its way of making: what its steps are worked out from, beside the plan. */
+export function jobFor(cover: Cover): Job<FamilyOptions> {
+  return settle(cover, 'present').job
+}
+
+function settle(cover: Cover, reckoning: Reckoning) {
+  const settled = settleMakeUp(cover.family, cover)
+  const carried = cover.extras.map(added => added.extra.refuses(cover.family.traits) === undefined)
+  const job = jobOf(cover, settled, thicknessInside(cover, stackAsSewn(cover, reckoning), carried), reckoning)
+  return { settled, carried, job }
+}
+
 function planAs(cover: Cover, reckoning: Reckoning): Plan {
   const { family, objects } = cover
-  const settled = settleMakeUp(family, cover)
-  const carried = cover.extras.map(added => added.extra.refuses(family.traits) === undefined)
-  const job = jobOf(cover, settled, thicknessInside(cover, stackAsSewn(cover, reckoning), carried), reckoning)
+  const { settled, carried, job } = settle(cover, reckoning)
   const made = family.plan(job)
   const added = cover.extras.map((entry, index) =>
     carried[index] ? planExtra(cover, job, made, index) : undefined,
@@ -57,15 +69,18 @@ function planAs(cover: Cover, reckoning: Reckoning): Plan {
       ...added.flatMap((extra, index) => (extra?.pieces ?? []).map(piece => ({ piece, index }))),
     ]),
   )
+  const notions = numberedNotions([
+    ...made.notions.map(notion => ({ notion })),
+    ...added.flatMap((extra, index) => (extra?.notions ?? []).map(notion => ({ notion, index }))),
+  ])
   return {
     ...made,
     pieces: pieces.map(({ piece }) => piece).filter(isCuttable),
-    extraPieces: Object.fromEntries(
-      pieces.flatMap(({ piece, index }) => (index === undefined ? [] : [[piece.id, index]])),
-    ),
+    extraPieces: broughtBy(pieces.map(({ piece, index }) => [piece.id, index])),
     placed: added.flatMap((extra, index) => (extra ? placesOf(extra, index) : [])),
     notes: added.flatMap((entry, extra) => (entry?.notes ?? []).map(note => ({ ...note, extra }))),
-    notions: numberedNotions([...made.notions, ...added.flatMap(extra => extra?.notions ?? [])]),
+    notions: notions.map(({ notion }) => notion),
+    extraNotions: broughtBy(notions.map(({ notion, index }) => [notion.id, index])),
     strip: withExtras(made.strip, added),
     settled: { seam: settled.seam, options: family.resolveOptions(job) },
     findings: [
@@ -82,6 +97,13 @@ function planAs(cover: Cover, reckoning: Reckoning): Plan {
       ...pieces.flatMap(({ piece }) => checkPiece(piece)),
     ],
   }
+}
+
+/** What an extra brought, and which. */
+function broughtBy(
+  list: readonly (readonly [string, number | undefined])[],
+): Readonly<Record<string, number>> {
+  return Object.fromEntries(list.flatMap(([id, index]) => (index === undefined ? [] : [[id, index]])))
 }
 
 function jobOf(

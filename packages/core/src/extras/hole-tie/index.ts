@@ -8,6 +8,7 @@ import { alongEnds, alongEdge, closureEnds, groundAround, offEnd, refusesBesideZ
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
+import { steps } from './steps.js'
 
 interface HoleTieOptions extends Place {
   readonly tail?: Length | undefined
@@ -35,6 +36,7 @@ export const holeTie = defineExtra<HoleTieOptions>({
       ),
       ...placeOptions(unit),
     }),
+  steps,
   plan: job => {
     const { unit, grid, options } = job
     const tail = options.tail ?? customary(8, unit)

@@ -9,6 +9,7 @@ import { closedThickness, refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
+import { steps } from './steps.js'
 
 /** As wide as is usual. */
 const width = mm(10)
@@ -37,6 +38,7 @@ export const wrapRibbon = defineExtra<WrapRibbonOptions>({
       ),
       ...placeOptions(unit),
     }),
+  steps,
   plan: job => {
     const { options, cover, grid, about } = job
     const girth = girthOf(job)

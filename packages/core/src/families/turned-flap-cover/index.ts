@@ -11,6 +11,7 @@ import { joinings } from './joinings.js'
 import { options, resolveOptions, type TurnedFlapOptions } from './options.js'
 import { cutPieces } from './pieces.js'
 import { recipes } from './recipes.js'
+import { steps } from './steps.js'
 import { flapRooms } from './rooms.js'
 import { sizeBody } from './size.js'
 import { layStrip } from './strip.js'
@@ -33,6 +34,7 @@ export const turnedFlapCover = defineFamily<TurnedFlapOptions>({
   resolveOptions,
   unused: ({ construction }) => (construction === 'single' ? [] : ['endHem', 'headTailTurn']),
   recipes,
+  steps,
   plan: job => {
     const { object, stack, seam } = job
     const resolved = resolveOptions(job)

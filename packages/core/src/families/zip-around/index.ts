@@ -13,6 +13,7 @@ import { options, resolveOptions, type ZipAroundOptions } from './options.js'
 import { cutPieces, notionsFor } from './pieces.js'
 import { sizeBody, zipEase } from './size.js'
 import { layStrip } from './strip.js'
+import { steps } from './steps.js'
 import { suits, words } from './words.js'
 
 export const zipAround = defineFamily<ZipAroundOptions>({
@@ -31,6 +32,7 @@ export const zipAround = defineFamily<ZipAroundOptions>({
   options,
   resolveOptions,
   recipes: [],
+  steps,
   plan: job => {
     const { object, stack, seam } = job
     const resolved = resolveOptions(job)

@@ -1,0 +1,3 @@
+import { pocketSteps } from '../pocket-steps.js'
+
+export const steps = pocketSteps('folded')

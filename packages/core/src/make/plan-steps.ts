@@ -1,0 +1,196 @@
+import { namePiece } from '../extras/name-piece.js'
+import type { ExtraWork } from '../extras/contract.js'
+import { lower } from '../extras/put-on.js'
+import type { Work, FamilyOptions } from '../families/contract.js'
+import type { AddedExtra, Cover } from '../file/cover.js'
+import type { Saying } from '../finding/say.js'
+import { totalThickness } from '../material/layer.js'
+import { jobFor, type Plan } from '../plan/plan.js'
+import { assemble, cutId, type Assembled } from './assembled.js'
+import { backing } from './backing.js'
+import { beginning } from './beginning.js'
+import { turnsAt, type Draft } from './draft.js'
+import type { Hands } from './hands.js'
+import { roundMinutes } from './minutes.js'
+import { inOrder, totalMinutes } from './order.js'
+import type { Step } from './step.js'
+import { stitchFor, type Stitch } from './stitch.js'
+import { withHands } from './substitute.js'
+
+/** How a cover is made: one right order, and what it takes. */
+export interface Making {
+  readonly steps: readonly Step[]
+  /** Active, with set-ups in this order. */
+  readonly minutes: number
+  /** With waits, one after the other. */
+  readonly elapsed: number
+  /** How the machine is set; absent where nothing is sewn. */
+  readonly stitch?: Stitch
+}
+
+/**
+ * Every step of a cover that is planned: what its way of making does, what is added, and the techniques they share, put
+ * into one right order. `say` says lengths in the sentences. A few milliseconds.
+ */
+export function planSteps(cover: Cover, plan: Plan, { say, hands }: { say: Saying; hands: Hands }): Making {
+  const order = inOrder(assembleSteps(cover, plan, { say, hands }))
+  const steps = order.map(toStep)
+  const sewn = steps.some(({ place, kind }) => place === 'machine' || kind === 'hand-sew')
+  return {
+    steps,
+    ...totalMinutes(steps),
+    ...(sewn && {
+      stitch: stitchFor(plan.seams.length > 0 ? plan.seams : [{ thickness: totalThickness(cover.stack) }]),
+    }),
+  }
+}
+
+/** All steps with what they need, as they were written. */
+export function assembleSteps(
+  cover: Cover,
+  plan: Plan,
+  { say, hands }: { say: Saying; hands: Hands },
+): readonly Assembled[] {
+  const job = jobFor(cover)
+  const work: Work<FamilyOptions> = {
+    job,
+    made: plan,
+    pieces: plan.pieces,
+    notions: plan.notions,
+    stack: job.stack,
+    cutFrom: job.cutFrom,
+    unit: job.unit,
+    seam: job.seam,
+    say,
+    hands,
+  }
+  const { family, extras } = cover
+  const { traits } = family
+  const glued = traits.includes('glued')
+  const own = family.steps(work)
+  const held = own.some(draft => turnsAt(draft, 'folds')) ? 'edge' : 'seam'
+  const added = extras.flatMap((extra, index) =>
+    extra.extra.refuses(traits) === undefined
+      ? [extra.extra.steps(workOfExtra({ work, plan, extra, index, held, traits }))]
+      : [],
+  )
+  const drafts = [
+    ...beginning(work, {
+      cover: cover.name,
+      object: cover.object,
+      isWashed: traits.includes('seamed'),
+      nameOf: namePiece,
+    }),
+    ...backing(work, {
+      seamed: traits.includes('seamed'),
+      glued,
+      pieced: cover.pieced,
+      quiltingLines: plan.strip.lines.filter(({ kind }) => kind === 'quilting').length,
+      turns: own.some(({ id }) => id === 'turn-out'),
+    }),
+    ...own,
+    ...numberedDrafts(added, own),
+  ]
+  return assemble(allUsed(drafts, plan).map(draft => withHands(draft, hands)))
+}
+
+interface OneExtra {
+  readonly work: Work<FamilyOptions>
+  readonly plan: Plan
+  readonly extra: AddedExtra
+  readonly index: number
+  readonly held: 'seam' | 'edge'
+  readonly traits: Cover['family']['traits']
+}
+
+function workOfExtra({
+  work,
+  plan,
+  extra,
+  index,
+  held,
+  traits,
+}: OneExtra): ExtraWork<Readonly<Record<string, unknown>>> {
+  const brought = (list: Readonly<Record<string, number>>, id: string) => list[id] === index
+  const placed = plan.placed.find(entry => entry.extra === index)
+  return {
+    ...work,
+    options: extra.options,
+    traits,
+    object: work.job.object,
+    name: lower(extra.extra.words.name),
+    ownPieces: plan.pieces.filter(({ id }) => brought(plan.extraPieces, id)),
+    ownNotions: plan.notions.filter(({ id }) => brought(plan.extraNotions, id)),
+    carrier: carrierOf(plan, placed),
+    ...(placed && { placed: { ...placed, on: placed.ground.name } }),
+    held,
+    notes: plan.notes.filter(note => note.extra === index),
+  }
+}
+
+/** The piece that carries it: the one it was put on, or the wall on that side. */
+function carrierOf({ pieces }: Plan, placed: Plan['placed'][number] | undefined): string {
+  const ids = pieces.map(({ id }) => id)
+  const { piece, face } = placed?.ground ?? {}
+  if (piece !== undefined && ids.includes(piece)) return piece
+  return face === 'inside' && ids.includes('lining') ? 'lining' : 'outer'
+}
+
+/** A second thing of a kind has steps of its own: their names are numbered, and what they need of each other follows. */
+function numberedDrafts(added: readonly (readonly Draft[])[], own: readonly Draft[]): readonly Draft[] {
+  const taken = new Set(own.map(({ id }) => id))
+  return added.flatMap(drafts => {
+    const names = new Map(drafts.map(({ id }) => [id, freeName(id, taken)]))
+    for (const name of names.values()) taken.add(name)
+    return drafts.map(draft => ({
+      ...draft,
+      id: names.get(draft.id) ?? draft.id,
+      ...(draft.needs && { needs: draft.needs.map(need => names.get(need) ?? need) }),
+    }))
+  })
+}
+
+function freeName(id: string, taken: ReadonlySet<string>): string {
+  if (!taken.has(id)) return id
+  let number = 2
+  while (taken.has(`${id}-${number}`)) number++
+  return `${id}-${number}`
+}
+
+/** Whatever is cut or bought is used: a way of making that forgets something is a bug. */
+function allUsed(drafts: readonly Draft[], { pieces, notions }: Plan): readonly Draft[] {
+  const used = new Set(drafts.flatMap(({ id, pieces: on = [] }) => on.filter(piece => id !== cutId(piece))))
+  const attached = new Set(drafts.flatMap(({ notions: put = [] }) => put))
+  const forgotten = [
+    ...pieces.map(({ id }) => id).filter(id => !used.has(id)),
+    ...notions.map(({ id }) => id).filter(id => !attached.has(id)),
+  ]
+  if (forgotten.length > 0) throw new Error(`No step uses ${forgotten.join(', ')}`)
+  return drafts
+}
+
+function toStep(draft: Assembled): Step {
+  const { id, kind, name, does, why, pieces, notions, face, place, minutes, wait, within, needs } = draft
+  const { check, gate, joining, tools = [], cautions = [], measures = [] } = draft
+  return {
+    id,
+    kind,
+    name,
+    does,
+    why,
+    pieces,
+    notions,
+    ...(face && { face }),
+    place,
+    tools,
+    minutes: roundMinutes(minutes),
+    ...(wait !== undefined && { wait }),
+    ...(within !== undefined && { within }),
+    needs,
+    ...(check && { check }),
+    ...(gate && { gate }),
+    cautions,
+    ...(joining !== undefined && { joining }),
+    measures,
+  }
+}
