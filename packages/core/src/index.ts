@@ -20,6 +20,7 @@ export {
   type ThingRow,
 } from './api/rows.js'
 export {
+  handsOf,
   initialSettings,
   readSettingsBody,
   settingFields,
@@ -269,6 +270,31 @@ export { listFamiliesFor, switchFamily } from './reckon/switch-family.js'
 export { coverTakes, type Takes } from './reckon/takes.js'
 export { cautionWords } from './make/cautions.js'
 export { usualHands, type Hands, type School, type Schools } from './make/hands.js'
+export { headlineAt, type Headline } from './make/headline.js'
+export { lastCallWords, type LastCall } from './make/last-calls.js'
+export {
+  doubtMade,
+  followMade,
+  madeKey,
+  madeLength,
+  measuredAt,
+  plannedSize,
+  whatFollows,
+  type FollowingPiece,
+  type MadeDoubt,
+} from './make/made-sizes.js'
+export {
+  isDone,
+  markStep,
+  mergeProgress,
+  missingBefore,
+  nextStep,
+  noLongerThere,
+  noProgress,
+  type Progress,
+  type StepMark,
+} from './make/progress.js'
+export { makingColumns, makingRow, readMakingBody, type MakingBody, type MakingRow } from './api/makings.js'
 export { comingBackMinutes, setUpMinutes } from './make/minutes.js'
 export { planSteps, type Making } from './make/plan-steps.js'
 export type { CautionId, FaceUp, Step, StepCheck, StepKind, StepMeasure, WorkPlace } from './make/step.js'

@@ -31,6 +31,7 @@ describe('the server', function () {
     ['covers', coverBody()],
     ['materials', materialBody],
     ['rules', ruleBody],
+    ['makings', { progress: { steps: {}, waits: {}, made: {}, schools: {} } }],
   ] as const)
     it(`creates, reads, changes, deletes and brings back ${kind}`, async () => {
       const created = await app().request('POST', `/api/${kind}`, { body })

@@ -4,6 +4,7 @@ import {
   readCoverBody,
   readCuttingBody,
   readMaterialBody,
+  readMakingBody,
   readRuleBody,
   readThingBody,
 } from '@snowdrift/core'
@@ -82,6 +83,10 @@ export function createApp(dependencies: AppDependencies): Hono {
       createRowRoutes({ what: 'cutting', rows: ({ cuttings }) => cuttings, read: readCuttingBody }),
     )
     .route('/rules', createRowRoutes({ what: 'rule', rows: ({ rules }) => rules, read: readRuleBody }))
+    .route(
+      '/makings',
+      createRowRoutes({ what: 'making', rows: ({ makings }) => makings, read: readMakingBody }),
+    )
     .route('/stash', createStashRoutes())
     .route('/shop', createShopRoutes(shop))
     .route('/settings', createSettingsRoutes())

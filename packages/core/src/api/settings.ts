@@ -3,6 +3,8 @@ import type { ReadResult } from '../file/check.js'
 import { gridSchema } from '../file/cover-schema.js'
 import { lengthInput, type LengthRange } from '../length/length-input.js'
 import { mm, type Length } from '../length/length.js'
+import { parseLength } from '../length/parse.js'
+import { usualHands, type Hands, type Schools } from '../make/hands.js'
 import { customary, defaultTapeDivision, units, type Unit } from '../length/unit.js'
 import { checkedBy } from './as-typed.js'
 import {
@@ -29,6 +31,7 @@ export type SettingControl =
       readonly step: (unit: Unit) => Length
     }
   | { readonly control: 'text'; readonly longest: number }
+  | { readonly control: 'choice'; readonly choices: Readonly<Record<string, string>> }
 
 interface SettingWords {
   readonly label: string
@@ -65,6 +68,29 @@ function textSetting(words: SettingWords, longest: number): SettingField<string>
   return { ...typedColumn('text', z.string(), typed), ...words, control: 'text', longest, initial: '' }
 }
 
+function choiceSetting<const Choices extends Readonly<Record<string, string>>>(
+  words: SettingWords,
+  choices: Choices,
+  initial: keyof Choices & string,
+): SettingField<keyof Choices & string> {
+  const schema = z.enum(Object.keys(choices)) as unknown as z.ZodType<keyof Choices & string>
+  return { ...typedColumn('text', schema), ...words, control: 'choice', choices, initial }
+}
+
+/** Something that is at hand or is not. */
+function atHandSetting(label: string, help: string): SettingField<'yes' | 'no'> {
+  return choiceSetting({ label, help }, { yes: 'at hand', no: 'not at hand' }, 'yes')
+}
+
+/** How far a tool reaches; null where nobody knows. */
+function reachSetting(words: SettingWords, most: Length): SettingField<string | null> {
+  return lengthSetting(words, {
+    range: { min: mm(0.1), max: most },
+    usual: () => most,
+    step: defaultTapeDivision,
+  })
+}
+
 /** The settings of a workshop in the order of their form. A new one is a line here and a migration. */
 export const settingFields = {
   unit: unitSetting({
@@ -91,6 +117,33 @@ export const settingFields = {
     },
   ),
   currency: textSetting({ label: 'Currency', help: 'Written behind every price: €, fr., kr.' }, 8),
+  machine: atHandSetting('Sewing machine', 'Without one, seams are sewn by hand or glued.'),
+  evenFeedFoot: atHandSetting('Even-feed foot', 'For quilting and thick piles.'),
+  zipFoot: atHandSetting('Zip foot', 'For zips and piping.'),
+  iron: atHandSetting('Iron', 'Without one, edges are pressed with the fingernail and nothing is fused.'),
+  rotaryCutter: atHandSetting('Rotary cutter and mat', 'Else scissors.'),
+  hand: choiceSetting(
+    { label: 'You work', help: 'Pictures of the work are mirrored for the left hand.' },
+    { right: 'right-handed', left: 'left-handed' },
+    'right',
+  ),
+  level: choiceSetting(
+    { label: 'Your hand', help: 'Beginners take half as long again.' },
+    { practised: 'practised', beginner: 'new to it' },
+    'practised',
+  ),
+  footLift: reachSetting(
+    { label: 'Under the presser foot', help: 'The thickest pile that goes under it. {8 mm} unless set.' },
+    mm(20),
+  ),
+  punchReach: reachSetting(
+    { label: 'The punch reaches', help: 'From the edge of the work to the hole. Left empty, any way.' },
+    mm(400),
+  ),
+  cutsBoard: reachSetting(
+    { label: 'The paper cutter cuts', help: 'The thickest board that it goes through. Left empty, any.' },
+    mm(20),
+  ),
 } as const
 
 export type SettingsBody = BodyOf<typeof settingFields>
@@ -105,6 +158,29 @@ export const readSettingsBody: (input: unknown) => ReadResult<SettingsBody> = bo
   settingFields,
   ownUnit,
 )
+
+/** What a workshop has at hand, and how its maker works; lengths that nobody set are left out. */
+export function handsOf(settings: SettingsBody, schools: Partial<Schools> = {}): Hands {
+  const { unit, hand, level, footLift, punchReach, cutsBoard } = settings
+  const reach = (key: keyof Hands, typed: string | null) => {
+    const read = typed === null ? undefined : parseLength(typed, unit)
+    return read?.ok ? { [key]: read.length } : {}
+  }
+  return {
+    ...usualHands,
+    ...schools,
+    machine: settings.machine === 'yes',
+    evenFeedFoot: settings.evenFeedFoot === 'yes',
+    zipFoot: settings.zipFoot === 'yes',
+    iron: settings.iron === 'yes',
+    rotaryCutter: settings.rotaryCutter === 'yes',
+    leftHanded: hand === 'left',
+    beginner: level === 'beginner',
+    ...reach('footLift', footLift),
+    ...reach('punchReach', punchReach),
+    ...reach('cutsBoard', cutsBoard),
+  }
+}
 
 /** What of the row a maker sets. */
 export function settingsOf(row: SettingsRow): SettingsBody {

@@ -11,6 +11,7 @@ import { backing } from './backing.js'
 import { beginning } from './beginning.js'
 import { turnsAt, type Draft } from './draft.js'
 import type { Hands } from './hands.js'
+import { lastCallsOf, type LastCall } from './last-calls.js'
 import { roundMinutes } from './minutes.js'
 import { inOrder, totalMinutes } from './order.js'
 import type { Step } from './step.js'
@@ -26,6 +27,8 @@ export interface Making {
   readonly elapsed: number
   /** How the machine is set; absent where nothing is sewn. */
   readonly stitch?: Stitch
+  /** By step, what can be added no more once it is done. */
+  readonly lastCalls: Readonly<Record<string, LastCall>>
 }
 
 /**
@@ -39,6 +42,7 @@ export function planSteps(cover: Cover, plan: Plan, { say, hands }: { say: Sayin
   return {
     steps,
     ...totalMinutes(steps),
+    lastCalls: lastCallsOf(order),
     ...(sewn && {
       stitch: stitchFor(plan.seams.length > 0 ? plan.seams : [{ thickness: totalThickness(cover.stack) }]),
     }),

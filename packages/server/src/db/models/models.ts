@@ -1,6 +1,7 @@
 import {
   coverColumns,
   cuttingColumns,
+  makingColumns,
   materialColumns,
   ruleColumns,
   settingFields,
@@ -33,6 +34,7 @@ export interface Models {
   readonly Material: RowModel
   readonly Cutting: RowModel
   readonly Rule: RowModel
+  readonly Making: RowModel
   readonly StashPiece: RowModel
   readonly StashEvent: ModelStatic<Model<StashEventColumns>>
   readonly Picture: ModelStatic<Model<PictureColumns>>
@@ -74,6 +76,7 @@ export function defineModels(sequelize: Sequelize): Models {
     Material: defineRows(sequelize, 'material', materialColumns),
     Cutting: defineRows(sequelize, 'cutting', cuttingColumns),
     Rule: defineRows(sequelize, 'rule', ruleColumns),
+    Making: defineRows(sequelize, 'making', makingColumns),
     StashPiece: defineRows(sequelize, 'stash_piece', stashPieceColumns),
     StashEvent: sequelize.define(
       'stash_event',

@@ -3,6 +3,8 @@ import {
   coverRow,
   cuttingColumns,
   cuttingRow,
+  makingColumns,
+  makingRow,
   materialColumns,
   materialRow,
   ruleColumns,
@@ -13,6 +15,8 @@ import {
   type CoverRow,
   type CuttingBody,
   type CuttingRow,
+  type MakingBody,
+  type MakingRow,
   type MaterialBody,
   type MaterialRow,
   type RuleBody,
@@ -38,6 +42,7 @@ export interface Repositories {
   readonly materials: RowRepository<MaterialRow, MaterialBody>
   readonly cuttings: RowRepository<CuttingRow, { readonly plan: CuttingBody }>
   readonly rules: RowRepository<RuleRow, RuleBody>
+  readonly makings: RowRepository<MakingRow, MakingBody>
   readonly stash: StashRepository
   readonly pictures: PictureRepository
   readonly settings: SettingsRepository
@@ -78,6 +83,13 @@ function over(session: Session, tools: RepositoryTools): Repositories {
       model: session.models.Rule,
       columns: ruleColumns,
       schema: ruleRow,
+      session,
+      ...tools,
+    }),
+    makings: createRowRepository({
+      model: session.models.Making,
+      columns: makingColumns,
+      schema: makingRow,
       session,
       ...tools,
     }),
