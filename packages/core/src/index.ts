@@ -300,3 +300,11 @@ export { planSteps, type Making } from './make/plan-steps.js'
 export type { CautionId, FaceUp, Step, StepCheck, StepKind, StepMeasure, WorkPlace } from './make/step.js'
 export type { Stitch } from './make/stitch.js'
 export { makingToJson } from './file/steps-json.js'
+export { clothOf } from './material/cut-from.js'
+export {
+  drawTechnique,
+  techniques,
+  techniquesFor,
+  type Technique,
+  type TechniqueId,
+} from './make/technique-cards.js'

@@ -1,7 +1,8 @@
 import { clothOf } from '../material/cut-from.js'
 import type { Material } from '../material/material.js'
 import type { Role } from '../material/role.js'
-import type { CoveredObject } from '../object/reading.js'
+import { readingWords } from '../object/reading-words.js'
+import { largestReading, type CoveredObject, type ReadingKey } from '../object/reading.js'
 import type { Piece } from '../piece/piece.js'
 import { cutId } from './assembled.js'
 import { saySize, type Bench } from './bench.js'
@@ -24,7 +25,7 @@ export function beginning(bench: Bench, about: Beginning): readonly Draft[] {
   const cloths = clothsOf(bench)
   const pressed = cloths.length > 0
   return [
-    measureThing(about.object),
+    measureThing(bench, about.object),
     ...(about.isWashed ? cloths.filter(needsWashing).map(washing) : []),
     ...(pressed ? [pressCloth(bench, cloths, about), straighten(cloths)] : []),
     ...bench.pieces
@@ -47,15 +48,20 @@ function clothsOf(bench: Bench): readonly Material[] {
 
 const needsWashing = ({ shrinkage, washed }: Material) => shrinkage > 0 && !washed
 
-function measureThing({ readings }: CoveredObject): Draft {
+function measureThing({ say }: Bench, object: CoveredObject): Draft {
+  const { readings } = object
   const count = Object.values(readings).flat().length
+  const taken = (Object.keys(readings) as ReadingKey[]).flatMap(key => {
+    const largest = largestReading(object, key)
+    return largest === undefined ? [] : [`${readingWords[key].name.toLowerCase()} ${say(largest)}`]
+  })
   return {
     id: 'measure-thing',
     kind: 'measure',
     place: 'table',
     minutes: Math.max(1, count) * rates.reading,
     name: 'Measure once more',
-    does: 'Before the first cut take the readings again that the cover rests on: height along the spine, width of the board, thickness under a light hand.',
+    does: `Before the first cut take the readings again that the cover rests on: ${listed(taken)}. The leaf block upright, thickness under a light hand.`,
     why: 'A reading that is wrong by an eighth is the commonest reason why a cover does not fit.',
     tools: ['tape'],
     check: {

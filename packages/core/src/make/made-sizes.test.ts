@@ -15,10 +15,10 @@ const planned = planFrom(file)
 const width = { piece: 'outer', side: 'width' } as const
 const height = { piece: 'outer', side: 'height' } as const
 const made = (sizes: Readonly<Record<string, string>>, ...done: readonly string[]): Progress =>
-  done.reduce((now, id) => markStep(now, { id }, { at, state: 'done' }), {
+  done.reduce<Progress>((now, id) => markStep(now, { id }, { at, state: 'done' }), {
     ...noProgress,
     made: Object.fromEntries(Object.entries(sizes).map(([key, typed]) => [key, { at, typed }])),
-  } as Progress)
+  })
 
 describe('a size that is taken off the work', () => {
   it('is asked for where it is read: what is measured first, and what is cut', () => {

@@ -4,6 +4,7 @@ import { lower } from '../extras/put-on.js'
 import type { Work, FamilyOptions } from '../families/contract.js'
 import type { AddedExtra, Cover } from '../file/cover.js'
 import type { Saying } from '../finding/say.js'
+import { add, zero, type Length } from '../length/length.js'
 import { totalThickness } from '../material/layer.js'
 import { jobFor, type Plan } from '../plan/plan.js'
 import { assemble, cutId, type Assembled } from './assembled.js'
@@ -44,7 +45,7 @@ export function planSteps(cover: Cover, plan: Plan, { say, hands }: { say: Sayin
     ...totalMinutes(steps),
     lastCalls: lastCallsOf(order),
     ...(sewn && {
-      stitch: stitchFor(plan.seams.length > 0 ? plan.seams : [{ thickness: totalThickness(cover.stack) }]),
+      stitch: stitchFor(plan.seams.length > 0 ? plan.seams : [{ thickness: wallThickness(cover, plan) }]),
     }),
   }
 }
@@ -171,6 +172,11 @@ function allUsed(drafts: readonly Draft[], { pieces, notions }: Plan): readonly 
   ]
   if (forgotten.length > 0) throw new Error(`No step uses ${forgotten.join(', ')}`)
   return drafts
+}
+
+/** What is stitched through where no seam is named: the cloth, and the boards of a case. */
+function wallThickness({ stack }: Cover, { section }: Plan): Length {
+  return add(totalThickness(stack), section.boards?.thickness ?? zero)
 }
 
 function toStep(draft: Assembled): Step {

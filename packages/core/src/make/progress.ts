@@ -40,7 +40,7 @@ export function mergeProgress(one: Progress, other: Progress): Progress {
     steps: later(one.steps, other.steps),
     waits: later(one.waits, other.waits),
     made: later(one.made, other.made),
-    schools: later(one.schools as Timed, other.schools as Timed) as Progress['schools'],
+    schools: later(one.schools as Timed, other.schools as Timed),
   }
 }
 
@@ -52,7 +52,7 @@ function later<Entries extends Timed>(one: Entries, other: Entries): Entries {
     // of two words of one moment, the one that sorts last: it does not matter which, as long as all agree
     return known === undefined || compare(entry, known) > 0
   })
-  return entries.length === 0 ? one : ({ ...one, ...Object.fromEntries(entries) } as Entries)
+  return entries.length === 0 ? one : { ...one, ...Object.fromEntries(entries) }
 }
 
 function compare(one: { readonly at: string }, other: { readonly at: string }): number {

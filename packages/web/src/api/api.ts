@@ -6,6 +6,7 @@ import type {
   CuttingRow,
   MaterialBody,
   MaterialRow,
+  MakingRow,
   Page,
   Role,
   RuleBody,
@@ -65,7 +66,7 @@ const itemsOf = <Row>({ items }: Page<Row>) => items
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: createBaseQuery(),
-  tagTypes: ['Covers', 'Things', 'Materials', 'Settings', 'Stash', 'History', 'Cuttings', 'Rules'],
+  tagTypes: ['Covers', 'Things', 'Materials', 'Settings', 'Stash', 'History', 'Cuttings', 'Rules', 'Makings'],
   refetchOnReconnect: true,
   endpoints: build => ({
     row: build.query<RowOf<Kind>, Ref>({ query: addressOf }),
@@ -213,6 +214,8 @@ export const api = createApi({
     shopOffers: build.query<{ readonly shop: string; readonly items: readonly ShopOffer[] }, Role>({
       query: role => `/shop/offers?role=${role}`,
     }),
+    /** How far a cover has come at the table, by the id of the cover. */
+    making: build.query<MakingRow, string>({ query: id => `/makings/${id}`, providesTags: ['Makings'] }),
     settings: build.query<SettingsRow, void>({ query: () => '/settings', providesTags: ['Settings'] }),
   }),
 })
@@ -250,4 +253,5 @@ export const {
   useLazyShopOffersQuery,
   useLazySettingsQuery,
   useSettingsQuery,
+  useMakingQuery,
 } = api

@@ -18,6 +18,8 @@ const routes: RouteObject[] = [
       { path: '/stash', lazy: lazily(screens.loadStash) },
       { path: '/settings', lazy: lazily(screens.loadSettings) },
       { path: '/covers/:id/cutting-list', lazy: lazily(screens.loadCuttingList) },
+      { path: '/covers/:id/bench', lazy: lazily(screens.loadBench) },
+      { path: '/covers/:id/steps', lazy: lazily(screens.loadSteps) },
       { path: '/covers/:id/:station?', lazy: lazily(screens.loadWorkspace) },
       { path: '*', element: <NotHere /> },
     ],

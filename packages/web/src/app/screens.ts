@@ -2,8 +2,18 @@ const loadNewCover = () => import('../screens/new-cover/NewCoverScreen')
 const loadWorkspace = () => import('../screens/workspace/WorkspaceScreen')
 const loadSettings = () => import('../screens/settings/SettingsScreen')
 const loadCuttingList = () => import('../screens/cutting-list/CuttingListScreen')
+const loadBench = () => import('../screens/bench/BenchScreen')
+const loadSteps = () => import('../screens/bench/StepsScreen')
 const loadStash = () => import('../screens/stash/StashScreen')
 
 /** The screens that load on demand. The shelf comes with the page. */
-export const screens = { loadNewCover, loadWorkspace, loadSettings, loadCuttingList, loadStash }
+export const screens = {
+  loadNewCover,
+  loadWorkspace,
+  loadSettings,
+  loadCuttingList,
+  loadStash,
+  loadBench,
+  loadSteps,
+}
 export const loadScreens = Object.values(screens)

@@ -2,7 +2,7 @@
 export const shortcuts: readonly (readonly [keys: string, does: string])[] = [
   ['s', 'to the shelf'],
   ['n', 'cover something new'],
-  ['1 … 6', 'to a station of the cover'],
+  ['1 … 7', 'to a station of the cover'],
   ['c', 'to the stash of cloth'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
@@ -12,6 +12,9 @@ export const shortcuts: readonly (readonly [keys: string, does: string])[] = [
   ['← → ↑ ↓', 'on a piece of the layout: moves it by a mark, with shift by eight'],
   ['Enter', 'on a piece of the layout: pins it, or unpins it'],
   ['r', 'on a piece of the layout: turns it by a quarter'],
+  ['Space', 'at the table: done, and on to the next step'],
+  ['y n', 'at the table: yes or no to the check'],
+  ['← →', 'at the table: back and on'],
   ['?', 'this list'],
 ]
 

@@ -147,3 +147,15 @@ export function takeTheirs<Body>(draft: Draft<Body>): Draft<Body> {
   const past = [...draft.past, draft.body]
   return { ...rest, version, body, base: body, past, future: [], dirty: false, saving: 'resting' }
 }
+
+/** Two bodies of which neither is lost: what comes of both is based on what stands now, and saved where it says more. */
+export function mergeConflict<Body>(
+  draft: Draft<Body>,
+  merge: ((mine: Body, theirs: Body) => Body) | undefined,
+): Draft<Body> {
+  const { conflict, ...rest } = draft
+  if (!conflict || !merge) return draft
+  const body = merge(draft.body, conflict.body)
+  const dirty = !isEqual(body, conflict.body)
+  return { ...rest, body, version: conflict.version, base: conflict.body, dirty, saving: 'resting' }
+}

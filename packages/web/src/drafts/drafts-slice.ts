@@ -3,6 +3,7 @@ import {
   changeDraft,
   keepMine,
   meetOther,
+  mergeConflict,
   openDraft,
   redoDraft,
   refuseDraft,
@@ -17,7 +18,7 @@ import {
 } from './draft'
 import { isEqual } from './is-equal'
 import type { UndoHistory } from './undo-history'
-import { refOf, type BodyOf, type Kind, type Ref, type Standing } from './kinds'
+import { kindOf, mergeOf, refOf, type BodyOf, type Kind, type Ref, type Standing } from './kinds'
 
 export type DraftsState = Readonly<Partial<Record<Ref, Draft>>>
 
@@ -48,7 +49,9 @@ export const draftsSlice = createSlice({
       const held = state[ref]
       if (held?.dirty) return state
       const known = held && held.version >= row.version ? held : undefined
-      const opened = kept ? resumeDraft(ref, kept, (known ?? row) as Standing<object>) : openDraft(ref, row)
+      const opened = kept
+        ? together(resumeDraft(ref, kept, (known ?? row) as Standing<object>))
+        : openDraft(ref, row)
       if (known && !opened.dirty) return state
       // What was found, or came from another window, is a step like any other: undo goes back over it.
       const before = held && !isEqual(held.body, opened.body) ? [...held.past, held.body] : held?.past
@@ -75,7 +78,7 @@ export const draftsSlice = createSlice({
     refused: (state, { payload: { ref, refusal } }: PayloadAction<{ ref: Ref; refusal: string }>) =>
       update(state, ref, draft => refuseDraft(draft, refusal)),
     metOther: (state, { payload: { ref, row } }: PayloadAction<{ ref: Ref; row: Standing<unknown> }>) =>
-      update(state, ref, draft => meetOther(draft, row)),
+      update(state, ref, draft => together(meetOther(draft, row))),
     forgotten: (state, { payload: ref }: PayloadAction<Ref>) => {
       const { [ref]: _gone, ...others } = state
       return others
@@ -105,6 +108,11 @@ export function selectDraft<K extends Kind>(
   id: string,
 ): Draft<BodyOf<K>> | undefined {
   return drafts[refOf(kind, id)] as Draft<BodyOf<K>> | undefined
+}
+
+/** Where two windows' work can be kept together, it is, and there is no conflict. */
+function together<Body>(draft: Draft<Body>): Draft<Body> {
+  return mergeConflict(draft, mergeOf(kindOf(draft.ref)) as ((mine: Body, theirs: Body) => Body) | undefined)
 }
 
 /** Drafts are compared by identity, so the reducers work on the plain state, not on what stands in for it. */

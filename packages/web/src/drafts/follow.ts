@@ -15,6 +15,7 @@ const everything: readonly Tag[] = [
   'Stash',
   'History',
   'Settings',
+  'Makings',
 ]
 
 /**

@@ -2,13 +2,17 @@ import {
   bodyOf,
   coverColumns,
   cuttingColumns,
+  makingColumns,
   materialColumns,
+  mergeProgress,
   settingsOf,
   thingColumns,
   type CoverBody,
   type CoverRow,
   type CuttingBody,
   type CuttingRow,
+  type MakingBody,
+  type MakingRow,
   type MaterialBody,
   type MaterialRow,
   type SettingsBody,
@@ -23,6 +27,7 @@ export interface Kinds {
   readonly thing: { readonly row: ThingRow; readonly body: ThingBody }
   readonly cutting: { readonly row: CuttingRow; readonly body: { readonly plan: CuttingBody } }
   readonly material: { readonly row: MaterialRow; readonly body: MaterialBody }
+  readonly making: { readonly row: MakingRow; readonly body: MakingBody }
   readonly settings: { readonly row: SettingsRow; readonly body: SettingsBody }
 }
 
@@ -37,13 +42,16 @@ export interface Standing<Body> {
 }
 
 /** The names of kinds in the cache of what was read. */
-export type Tag = 'Covers' | 'Things' | 'Cuttings' | 'Materials' | 'Stash' | 'History' | 'Settings'
+export type Tag =
+  'Covers' | 'Things' | 'Cuttings' | 'Materials' | 'Stash' | 'History' | 'Settings' | 'Makings'
 
 interface KindFacts<K extends Kind> {
   readonly addressOf: (id: string) => string
   readonly bodyOf: (row: RowOf<K>) => BodyOf<K>
   /** What is read anew once a row was saved. */
   readonly tags: readonly Tag[]
+  /** How two bodies come together where both windows’ work can be kept; without it the maker chooses. */
+  readonly merge?: (mine: BodyOf<K>, theirs: BodyOf<K>) => BodyOf<K>
 }
 
 export const kinds: { readonly [K in Kind]: KindFacts<K> } = {
@@ -66,6 +74,12 @@ export const kinds: { readonly [K in Kind]: KindFacts<K> } = {
     addressOf: id => `/materials/${id}`,
     bodyOf: row => bodyOf(materialColumns, row),
     tags: ['Materials', 'History'],
+  },
+  making: {
+    addressOf: id => `/makings/${id}`,
+    bodyOf: row => bodyOf(makingColumns, row),
+    tags: ['Makings'],
+    merge: (mine, theirs) => ({ progress: mergeProgress(mine.progress, theirs.progress) }),
   },
   settings: {
     addressOf: () => '/settings',
@@ -95,4 +109,9 @@ export function idOf(ref: Ref): string {
 /** What stands in a row, as drafts see it. */
 export function standingOf<K extends Kind>(kind: K, row: RowOf<K>): Standing<BodyOf<K>> {
   return { version: row.version, body: kinds[kind].bodyOf(row) }
+}
+
+/** How two bodies of a kind come together, where they can. */
+export function mergeOf(kind: Kind): ((mine: unknown, theirs: unknown) => unknown) | undefined {
+  return kinds[kind].merge as ((mine: unknown, theirs: unknown) => unknown) | undefined
 }

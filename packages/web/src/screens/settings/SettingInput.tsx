@@ -61,6 +61,16 @@ export function SettingInput({ name, settings, onChange }: SettingInputProps) {
           onChange={typed => set(typed ?? null)}
         />
       )
+    case 'choice':
+      return (
+        <SelectField
+          label={label}
+          help={help}
+          value={value ?? ''}
+          choices={field.choices}
+          onChange={next => set(next)}
+        />
+      )
     case 'text':
       return (
         <Field label={label} help={help}>

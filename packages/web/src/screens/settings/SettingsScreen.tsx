@@ -10,7 +10,21 @@ import { ConflictNotice } from '../../parts/ConflictNotice'
 import { SavingState } from '../../parts/SavingState'
 import { SelectField } from '../../parts/SelectField'
 import { usePageTitle } from '../../views/use-page-title'
-import { SettingInput, settingKeys } from './SettingInput'
+import { SettingInput, settingKeys, type SettingKey } from './SettingInput'
+
+/** Settings of the making, apart from those that new covers begin with. */
+const atTheTable: ReadonlySet<SettingKey> = new Set<SettingKey>([
+  'machine',
+  'evenFeedFoot',
+  'zipFoot',
+  'iron',
+  'rotaryCutter',
+  'hand',
+  'level',
+  'footLift',
+  'punchReach',
+  'cutsBoard',
+])
 
 const themeWords: Readonly<Record<Theme, string>> = { system: 'as the device', light: 'light', dark: 'dark' }
 
@@ -55,9 +69,18 @@ function Workshop({ draft }: { readonly draft: Draft<SettingsBody> }) {
       </div>
       <p className="text-soft">New covers begin with these.</p>
       {draft.conflict && <ConflictNotice what="The settings were" draft={draft} current={draft.conflict} />}
-      {settingKeys.map(key => (
-        <SettingInput key={key} name={key} settings={draft.body} onChange={changes.change} />
-      ))}
+      {settingKeys
+        .filter(key => !atTheTable.has(key))
+        .map(key => (
+          <SettingInput key={key} name={key} settings={draft.body} onChange={changes.change} />
+        ))}
+      <h2 className="mt-4 text-xl font-semibold">At the table</h2>
+      <p className="text-soft">What is at hand, and how far it reaches: the steps change with it.</p>
+      {settingKeys
+        .filter(key => atTheTable.has(key))
+        .map(key => (
+          <SettingInput key={key} name={key} settings={draft.body} onChange={changes.change} />
+        ))}
     </section>
   )
 }

@@ -4,9 +4,12 @@ import { LayoutStation } from './layout/LayoutStation'
 import { MakeUpStation } from './make-up/MakeUpStation'
 import { MeasureStation } from './measure/MeasureStation'
 import { PiecesStation } from './pieces/PiecesStation'
+import { MakeStation } from '../bench/MakeStation'
+import { useCover } from './cover-context'
 import type { Station } from './stations'
 
 export function StationView({ station }: { readonly station: Station }) {
+  const { id } = useCover()
   switch (station) {
     case 'measure':
       return <MeasureStation />
@@ -20,5 +23,7 @@ export function StationView({ station }: { readonly station: Station }) {
       return <PiecesStation />
     case 'layout':
       return <LayoutStation />
+    case 'make':
+      return <MakeStation id={id} />
   }
 }

@@ -17,6 +17,7 @@ describe('the stations of a cover', () => {
       fit: 'settled',
       pieces: 'settled',
       layout: 'settled',
+      make: 'settled',
     })
   })
 
@@ -29,6 +30,7 @@ describe('the stations of a cover', () => {
       fit: 'waits',
       pieces: 'waits',
       layout: 'waits',
+      make: 'waits',
     })
   })
 
@@ -74,6 +76,7 @@ describe('the stations of a cover', () => {
       fit: 'error',
       pieces: 'settled',
       layout: 'settled',
+      make: 'settled',
     })
   })
 })

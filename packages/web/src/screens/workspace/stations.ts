@@ -3,7 +3,7 @@ import { gravestOf } from '../../parts/severity'
 import type { Planned } from '../../views/planned'
 
 /** The stations of a cover, in the order of the work. */
-export const stations = ['measure', 'make-up', 'layers', 'fit', 'pieces', 'layout'] as const
+export const stations = ['measure', 'make-up', 'layers', 'fit', 'pieces', 'layout', 'make'] as const
 export type Station = (typeof stations)[number]
 
 export const stationWords: Readonly<Record<Station, string>> = {
@@ -13,6 +13,7 @@ export const stationWords: Readonly<Record<Station, string>> = {
   fit: 'Fit',
   pieces: 'Pieces',
   layout: 'Layout',
+  make: 'Make',
 }
 
 /** The station after it; undefined after the last. */
