@@ -32,7 +32,7 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^packages/core/src',
-        pathNot: '^packages/core/src/(families|extras)/(registry\\.ts|[^/]+/)',
+        pathNot: '^packages/core/src/(families|extras)/((steps-)?registry\\.ts|[^/]+/)',
       },
       to: { path: '^packages/core/src/(families|extras)/[^/]+/' },
     },

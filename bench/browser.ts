@@ -1,7 +1,7 @@
 import { gzipSync } from 'node:zlib'
 import type { Page } from 'puppeteer-core'
 import { find, see } from '../e2e/testing/hands.js'
-import { openSite } from '../e2e/testing/site.js'
+import { openSite, phone } from '../e2e/testing/site.js'
 import { variedCover } from './covers.js'
 import { quantile, report } from './measure.js'
 
@@ -21,6 +21,8 @@ export async function benchBrowser(): Promise<void> {
     await benchKeystrokes(page)
     await page.goto(`${site.address()}/covers/${id}/fit`)
     await benchFitStation(page)
+    const small = await site.visit(`/covers/${id}/bench`, phone)
+    await benchTable(small, `${site.address()}/covers/${id}/bench`)
   } finally {
     await site.close()
   }
@@ -96,4 +98,45 @@ async function benchFitStation(page: Page): Promise<void> {
   const tasks = await page.evaluate(() => (window as unknown as { tasks: number[] }).tasks)
   report('chance and remedies reckoned again after a change, median', quantile(waits, 0.5), 'ms', 1500)
   report('longest task on the main thread meanwhile', Math.max(0, ...tasks), 'ms', 50)
+}
+
+/** The first paint of the bench from a warm cache, and how long a key takes to the next step that is drawn. */
+async function benchTable(page: Page, address: string): Promise<void> {
+  await page.waitForSelector('[data-step]')
+  const paints: number[] = []
+  for (let turn = 0; turn < 7; turn++) {
+    const began = performance.now()
+    await page.goto(address)
+    await page.waitForSelector('[data-step]')
+    paints.push(performance.now() - began)
+  }
+  report('first step at the table, phone, warm cache, median', quantile(paints, 0.5), 'ms', 1000)
+  await page.evaluate(() => {
+    const samples: number[] = []
+    Object.assign(window, { samples })
+    addEventListener(
+      'keydown',
+      event => {
+        const began = event.timeStamp
+        requestAnimationFrame(() => {
+          const channel = new MessageChannel()
+          channel.port1.onmessage = () => samples.push(performance.now() - began)
+          channel.port2.postMessage(0)
+        })
+      },
+      true,
+    )
+  })
+  const stepOf = () => page.$eval('[data-step]', step => step.getAttribute('data-step'))
+  for (let turn = 0; turn < 14; turn++) {
+    const before = await stepOf()
+    await page.keyboard.press('y')
+    await page.waitForFunction(
+      was => document.querySelector('[data-step]')?.getAttribute('data-step') !== was,
+      {},
+      before,
+    )
+  }
+  const samples = await page.evaluate(() => (window as unknown as { samples: number[] }).samples)
+  report('key to the next step at the table, median', quantile(samples, 0.5), 'ms', 50)
 }

@@ -6,6 +6,7 @@ import { quantile, report, timed } from './measure.js'
 const commands = [
   { command: 'plan', limit: 1000 },
   { command: 'simulate', limit: 500 },
+  { command: 'steps', limit: 500 },
 ]
 
 /** `./snowdrift plan -` and `simulate -` as a person runs them, start-up included. */

@@ -6,7 +6,10 @@ import {
   listSizingChoices,
   mm,
   plan,
+  planSteps,
   readCover,
+  sayProperly,
+  usualHands,
   type CoverFile,
 } from '@snowdrift/core'
 import { quantile, report } from './measure.js'
@@ -25,6 +28,7 @@ export function benchFamilies(): void {
     'ms',
     10,
   )
+  report('steps of the largest cover, every extra, median', slowestSteps(), 'ms', 3)
   report('the question turned round, the slowest of all, median', slowestQuestion(files), 'ms', 50)
 }
 
@@ -32,6 +36,19 @@ function planning(file: CoverFile): () => unknown {
   const read = readCover(file)
   if (!read.ok) throw new Error(JSON.stringify(read.issues))
   return () => plan(read.value)
+}
+
+/** Of every way of making with every extra that it carries, the one that takes longest. */
+function slowestSteps(): number {
+  return Math.max(
+    ...families.map(({ id, traits }) => {
+      const carried = extras.filter(({ refuses }) => refuses(traits) === undefined)
+      const read = readCover({ ...fileFor(id), extras: carried.map(({ type }) => ({ type })) })
+      if (!read.ok) throw new Error(JSON.stringify(read.issues))
+      const planned = plan(read.value)
+      return median(() => planSteps(read.value, planned, { say: sayProperly('in'), hands: usualHands }))
+    }),
+  )
 }
 
 function slowestQuestion(files: readonly CoverFile[]): number {

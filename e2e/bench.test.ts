@@ -85,7 +85,9 @@ describe('at the table', function () {
     await page.keyboard.press('Tab')
     await see(page, 'lining: 15 3/4 × 10 1/4 in instead of 15 3/4 × 10 3/8 in', '[data-follows]')
     await see(page, 'Not cut yet: cut it so.', '[data-follows-piece="flap"]')
-    await page.$eval('main', main => (main.querySelector('input:focus') as HTMLElement | null)?.blur())
+    await page.$$eval('input:focus', fields => {
+      for (const field of fields) field.blur()
+    })
   })
 
   it('has what follows at the steps that follow', async () => {

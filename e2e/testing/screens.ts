@@ -16,6 +16,7 @@ const stations = [
   ['fit', 'makes like this|no fit|has no meaning|go by'],
   ['pieces', 'To cut'],
   ['layout', 'Laid out|Left over'],
+  ['make', 'of work'],
 ] as const
 
 /** Every screen, each with the words by which one sees that it is there. */
@@ -33,6 +34,8 @@ function screensOf(
         ([station, words]) => [`${addresses.get(name) ?? ''}/${station}`, new RegExp(words)] as const,
       ),
       [`${addresses.get(name) ?? ''}/cutting-list`, /points to the top/] as const,
+      [`${addresses.get(name) ?? ''}/steps`, /of work/] as const,
+      [`${addresses.get(name) ?? ''}/bench`, /Step \d/] as const,
     ]),
   ]
 }

@@ -140,3 +140,41 @@ describe('other commands', () => {
     expect((await run('sew', [])).err).to.contain('there is no command “sew”')
   })
 })
+
+describe('snowdrift steps', () => {
+  const steps = (cover: unknown) => run('steps', ['-'], JSON.stringify(cover))
+  interface Printed {
+    readonly steps: readonly {
+      readonly id: string
+      readonly needs?: readonly string[]
+      readonly minutes: number
+    }[]
+    readonly minutes: number
+    readonly elapsed: number
+    readonly stitch?: unknown
+  }
+
+  it('prints them in an order that keeps what each needs, and exits 0', async () => {
+    const { code, out, err } = await steps(hutLedger)
+    expect({ code, err }).to.deep.equal({ code: 0, err: '' })
+    const printed = JSON.parse(out) as Printed
+    const done = new Set<string>()
+    for (const { id, needs = [] } of printed.steps) {
+      expect([...done]).to.include.members([...needs])
+      done.add(id)
+    }
+    expect(printed.steps.map(({ id }) => id)).to.include.members(['cut-outer', 'sew-round', 'try-in'])
+    // outer and a doubled flap of 0.28 mm each, to the tick: 3 · 90/320
+    expect(printed.stitch).to.deep.equal({ length: '2.5 mm', needle: '80/12', bulk: { mm: 0.8438 } })
+    expect(out).not.to.include('[]')
+  })
+
+  it('exits 1 with the steps where the cover cannot be made, 2 where it cannot be read', async () => {
+    const tight = { ...hutLedger, sizing: { mode: 'rule', measure: 'wrap', addWidth: 0, addHeight: 1 } }
+    expect((await steps(tight)).code).to.equal(1)
+    const bad = await steps({ ...hutLedger, seam: 'wide' })
+    expect([bad.code, bad.out]).to.deep.equal([2, ''])
+    expect(bad.err).to.include('seam')
+    expect((await run('steps', [])).code).to.equal(2)
+  })
+})

@@ -308,3 +308,4 @@ export {
   type Technique,
   type TechniqueId,
 } from './make/technique-cards.js'
+export { checkReach } from './make/reach.js'

@@ -248,6 +248,27 @@ describe('the server', function () {
     expect((await app().request('GET', '/api/covers')).status).to.equal(200)
   })
 
+  it('says that nobody has begun to make a cover, and how far one has come', async () => {
+    const id = crypto.randomUUID()
+    const path = `/api/progress/${id}`
+    expect((await app().request('GET', path)).body).to.deep.equal({ making: null })
+    const body = { progress: { steps: {}, waits: {}, made: {}, schools: {} } }
+    await app().request('PUT', `/api/makings/${id}`, { body, headers: { 'If-None-Match': '*' } })
+    const told = await app().request('GET', path)
+    expect((told.body as unknown as { making: { id: string } }).making.id).to.equal(id)
+    expect((await app().request('GET', '/api/progress/none')).status).to.equal(404)
+  })
+
+  it('refuses progress that is none, and says where', async () => {
+    const wrong = await app().request('POST', '/api/makings', {
+      body: {
+        progress: { steps: { 'cut-outer': { at: 'soon', state: 'done' } }, waits: {}, made: {}, schools: {} },
+      },
+    })
+    expect(wrong.status).to.equal(422)
+    expect(JSON.stringify(wrong.body)).to.include('cut-outer')
+  })
+
   it('keeps no two rules of one name for a way of making, and says so', async () => {
     const named = (name: string, changes: object = {}) =>
       app().request('POST', '/api/rules', { body: { ...ruleBody, name, ...changes } })

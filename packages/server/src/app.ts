@@ -17,6 +17,7 @@ import { deadline, isLate } from './http/deadline.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
 import { createCsvRoutes } from './routes/csv-routes.js'
+import { createProgressRoutes } from './routes/progress-routes.js'
 import { createRowRoutes } from './routes/row-routes.js'
 import { createShopRoutes } from './routes/shop-routes.js'
 import { createMaterialRoutes } from './routes/material-routes.js'
@@ -87,6 +88,7 @@ export function createApp(dependencies: AppDependencies): Hono {
       '/makings',
       createRowRoutes({ what: 'making', rows: ({ makings }) => makings, read: readMakingBody }),
     )
+    .route('/progress', createProgressRoutes())
     .route('/stash', createStashRoutes())
     .route('/shop', createShopRoutes(shop))
     .route('/settings', createSettingsRoutes())

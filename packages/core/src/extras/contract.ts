@@ -100,8 +100,6 @@ export interface ExtraDefinition<Options extends object> {
   /** What it and its contents add to the thickness of the closed thing; nothing where it is left out. */
   readonly thickness?: (brief: ExtraBrief<Options>) => Length
   readonly plan: (job: ExtraJob<Options>) => ExtraPlan
-  /** How it is made and put on; one place fits the steps into those of the cover. */
-  readonly steps: (work: ExtraWork<Options>) => readonly Draft[]
 }
 
 /** What an extra needs to say its steps: what it brought, and where it goes. */
@@ -138,3 +136,6 @@ export type Extra = ExtraDefinition<Readonly<Record<string, unknown>>>
 export function defineExtra<Options extends object>(definition: ExtraDefinition<Options>): Extra {
   return { ...definition, options: oncePerUnit(definition.options) } as unknown as Extra
 }
+
+/** How an extra is made and put on; one place fits the steps into those of the cover. */
+export type ExtraSteps = (work: ExtraWork<Readonly<Record<string, unknown>>>) => readonly Draft[]

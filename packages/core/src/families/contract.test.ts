@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect } from 'chai'
 import { extras } from '../extras/registry.js'
+import { extraSteps } from '../extras/steps-registry.js'
 import { everyReading, familyFile, planFrom, coverFile } from '../file/testing/cover-files.js'
 import { sayPlainly } from '../finding/say.js'
 import { severityOf } from '../finding/severities.js'
@@ -13,6 +14,7 @@ import { totalOf } from '../piece/reason.js'
 import type { Plan } from '../plan/plan.js'
 import { listOptionFields } from './option-fields.js'
 import { families } from './registry.js'
+import { familySteps } from './steps-registry.js'
 import { totalWidth } from './strip.js'
 
 const source = join(import.meta.dirname, '..')
@@ -31,10 +33,19 @@ function sourceFiles(place = ''): readonly string[] {
   })
 }
 
+const registries = ['families', 'extras'].flatMap(place =>
+  ['registry.ts', 'steps-registry.ts'].map(file => join(place, file)),
+)
+
 describe('the registries', () => {
   it('hold each folder of families and extras, and nothing else', () => {
     expect(families.map(({ id }) => id).toSorted()).to.deep.equal(foldersIn('families').toSorted())
     expect(extras.map(({ type }) => type).toSorted()).to.deep.equal(foldersIn('extras').toSorted())
+  })
+
+  it('say of each how it is made', () => {
+    expect(Object.keys(familySteps).toSorted()).to.deep.equal(families.map(({ id }) => id).toSorted())
+    expect(Object.keys(extraSteps).toSorted()).to.deep.equal(extras.map(({ type }) => type).toSorted())
   })
 
   it('are the only places that name a family or an extra outside its own folder', () => {
@@ -46,7 +57,7 @@ describe('the registries', () => {
       sourceFiles()
         // an upgrade speaks of what was there when it was written, and is never changed
         .filter(file => !/^file.upgrade-to-/.test(file))
-        .filter(file => !file.startsWith(join(place, name)) && file !== join(place, 'registry.ts'))
+        .filter(file => !file.startsWith(join(place, name)) && !registries.includes(file))
         .filter(file => readFileSync(join(source, file), 'utf8').includes(`'${name}'`)),
     )
     expect(namedElsewhere).to.deep.equal([])

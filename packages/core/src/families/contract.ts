@@ -159,8 +159,6 @@ export interface FamilyDefinition<Options extends object> {
   readonly resolveOptions: (job: Job<Options>) => object
   readonly recipes: readonly Recipe<Options>[]
   readonly plan: (job: Job<Options>) => FamilyPlan
-  /** How it is made, from the first seam on: cutting, fusing and what is added stand elsewhere. */
-  readonly steps: (work: Work<Options>) => readonly Draft[]
 }
 
 /** Everything that a way of making needs to say its steps: the cover as planned, and what lies on the table. */
@@ -177,3 +175,6 @@ export type FamilyOptions = Readonly<Record<string, unknown>>
 export function defineFamily<Options extends object>(definition: FamilyDefinition<Options>): Family {
   return { ...definition, options: oncePerUnit(definition.options) } as unknown as Family
 }
+
+/** How a way of making is made, from the first seam on: cutting, fusing and what is added stand elsewhere. */
+export type FamilySteps = (work: Work<FamilyOptions>) => readonly Draft[]

@@ -28,6 +28,7 @@ export type Subject =
   | `extra:${number}`
   | 'seam'
   | 'sizing'
+  | 'tools'
   | 'family'
 
 export type SubjectKind = Subject extends infer One

@@ -1,3 +1,4 @@
+import { ancestryOf } from './ancestry.js'
 import { stages, turnsAt, type Draft } from './draft.js'
 
 /** A draft in its place: all that must come before it. */
@@ -20,62 +21,90 @@ export function cutId(piece: string): string {
 export function assemble(drafts: readonly Draft[]): readonly Assembled[] {
   const ids = new Set(drafts.map(({ id }) => id))
   if (ids.size < drafts.length) throw new Error(`Two steps of one name among ${[...ids].join(', ')}`)
+  const index = indexOf(drafts)
   const needs = new Map<string, Set<string>>(
-    drafts.map(draft => [draft.id, new Set([...needsOf(draft, drafts)].filter(id => id !== draft.id))]),
+    drafts.map(draft => [draft.id, new Set(needsOf(draft, index).filter(id => id !== draft.id))]),
   )
   for (const [id, set] of needs)
     for (const need of set)
       if (!ids.has(need)) throw new Error(`The step ${id} needs ${need}, which is not there`)
   readyBeforeRuns(drafts, needs)
-  const before = ancestorsOf(needs)
+  const before = ancestryOf(needs)
   return drafts.map(draft => ({
     ...draft,
     pieces: draft.pieces ?? [],
     notions: draft.notions ?? [],
-    needs: nearest(needs.get(draft.id) ?? new Set(), before),
+    needs: before.nearest([...(needs.get(draft.id) ?? [])]),
   }))
 }
 
-function needsOf(draft: Draft, drafts: readonly Draft[]): ReadonlySet<string> {
-  const { id, needs = [], pieces = [] } = draft
-  const others = drafts.filter(other => other.id !== id)
-  return new Set([
-    ...needs,
-    ...pieces.flatMap(piece => (id === cutId(piece) ? measuring(piece, others) : [cutId(piece)])),
-    ...pieces.flatMap(piece => (draft.kind === 'cut' ? [] : preparing(draft, piece, others))),
-    ...heldBefore(draft, others),
-    ...(draft.goes === 'to-the-edge' ? idsOf(others.filter(other => turnsAt(other, 'folds'))) : []),
-    ...(draft.goes === 'after-the-last' ? idsOf(others.filter(other => turnsAt(other, 'last'))) : []),
-    ...(draft.kind === 'finish'
-      ? idsOf(others.filter(({ goes, kind }) => goes === 'after-the-last' && kind !== 'finish'))
-      : []),
-  ])
+/** The drafts by what others look for in them, so that each is looked through once. */
+interface Index {
+  readonly measuring: ReadonlyMap<string, readonly Draft[]>
+  readonly preparing: ReadonlyMap<string, readonly Draft[]>
+  readonly held: readonly Draft[]
+  readonly folds: readonly string[]
+  readonly lasts: readonly string[]
+  readonly after: readonly string[]
 }
 
-const idsOf = (drafts: readonly Draft[]) => drafts.map(({ id }) => id)
+function indexOf(drafts: readonly Draft[]): Index {
+  const ids = (found: readonly Draft[]) => found.map(({ id }) => id)
+  return {
+    measuring: byPiece(drafts, ({ measures = [] }) =>
+      measures.flatMap(measure => ('piece' in measure && measure.side !== 'flap' ? [measure.piece] : [])),
+    ),
+    preparing: byPiece(drafts, ({ on }) => (on ? [on.piece] : [])),
+    held: drafts.filter(({ goes }) => goes === 'into-the-seam' || goes === 'to-the-edge'),
+    folds: ids(drafts.filter(draft => turnsAt(draft, 'folds'))),
+    lasts: ids(drafts.filter(draft => turnsAt(draft, 'last'))),
+    after: ids(drafts.filter(({ goes, kind }) => goes === 'after-the-last' && kind !== 'finish')),
+  }
+}
+
+function byPiece(
+  drafts: readonly Draft[],
+  piecesOf: (draft: Draft) => readonly string[],
+): ReadonlyMap<string, readonly Draft[]> {
+  const found = new Map<string, Draft[]>()
+  for (const draft of drafts)
+    for (const piece of piecesOf(draft)) found.set(piece, [...(found.get(piece) ?? []), draft])
+  return found
+}
+
+function needsOf(draft: Draft, index: Index): readonly string[] {
+  const { id, needs = [], pieces = [], kind, goes } = draft
+  return [
+    ...needs,
+    ...pieces.flatMap(piece => (id === cutId(piece) ? measuring(piece, index) : [cutId(piece)])),
+    ...(kind === 'cut' ? [] : pieces.flatMap(piece => preparing(draft, piece, index))),
+    ...heldBefore(draft, index),
+    ...(goes === 'to-the-edge' ? index.folds : []),
+    ...(goes === 'after-the-last' ? index.lasts : []),
+    ...(kind === 'finish' ? index.after : []),
+  ]
+}
 
 /** What is measured first is cut when it has been measured. */
-function measuring(piece: string, others: readonly Draft[]): readonly string[] {
-  return idsOf(
-    others.filter(({ measures = [] }) =>
-      measures.some(measure => 'piece' in measure && measure.piece === piece && measure.side !== 'flap'),
-    ),
-  ).filter(id => others.find(other => other.id === id)?.pieces?.includes(piece) !== true)
+function measuring(piece: string, index: Index): readonly string[] {
+  return (index.measuring.get(piece) ?? [])
+    .filter(({ pieces = [] }) => !pieces.includes(piece))
+    .map(({ id }) => id)
 }
 
 /** The earlier stages of a single layer; all of them where it is joined. */
-function preparing(draft: Draft, piece: string, others: readonly Draft[]): readonly string[] {
+function preparing(draft: Draft, piece: string, index: Index): readonly string[] {
   const own = draft.on?.piece === piece ? stages.indexOf(draft.on.stage) : stages.length
-  return idsOf(others.filter(({ on }) => on?.piece === piece && stages.indexOf(on.stage) < own))
+  return (index.preparing.get(piece) ?? [])
+    .filter(({ on }) => on !== undefined && stages.indexOf(on.stage) < own)
+    .map(({ id }) => id)
 }
 
 /** What is held for a seam is held before the seam, and before one looks whether it is right. */
-function heldBefore(draft: Draft, others: readonly Draft[]): readonly string[] {
-  const held = (goes: Draft['goes']) => idsOf(others.filter(other => other.goes === goes))
-  return [
-    ...(turnsAt(draft, 'catches') ? [...held('into-the-seam'), ...held('to-the-edge')] : []),
-    ...(turnsAt(draft, 'looks') ? held('into-the-seam') : []),
-  ]
+function heldBefore(draft: Draft, { held }: Index): readonly string[] {
+  if (turnsAt(draft, 'catches')) return held.map(({ id }) => id)
+  if (!turnsAt(draft, 'looks')) return []
+  return held.filter(({ goes }) => goes === 'into-the-seam').map(({ id }) => id)
 }
 
 /** What must follow within minutes is ready before the run begins. */
@@ -85,33 +114,4 @@ function readyBeforeRuns(drafts: readonly Draft[], needs: Map<string, Set<string
     for (const follower of followers)
       for (const need of needs.get(follower.id) ?? []) if (need !== id) needs.get(id)?.add(need)
   }
-}
-
-/** All that comes before each step, near and far. A circle is a bug. */
-export function ancestorsOf(
-  needs: ReadonlyMap<string, ReadonlySet<string> | readonly string[]>,
-): ReadonlyMap<string, ReadonlySet<string>> {
-  const known = new Map<string, ReadonlySet<string>>()
-  const visit = (id: string, path: readonly string[]): ReadonlySet<string> => {
-    const found = known.get(id)
-    if (found) return found
-    if (path.includes(id)) throw new Error(`Steps need one another in a circle: ${[...path, id].join(' → ')}`)
-    const all = new Set<string>()
-    for (const need of needs.get(id) ?? []) {
-      all.add(need)
-      for (const far of visit(need, [...path, id])) all.add(far)
-    }
-    known.set(id, all)
-    return all
-  }
-  for (const id of needs.keys()) visit(id, [])
-  return known
-}
-
-/** Without those needs that another of them needs already. */
-function nearest(
-  needs: ReadonlySet<string>,
-  before: ReadonlyMap<string, ReadonlySet<string>>,
-): readonly string[] {
-  return [...needs].filter(need => ![...needs].some(other => before.get(other)?.has(need)))
 }

@@ -6,7 +6,8 @@ import type { CoverFile, TypedLayer } from '../file/cover-schema.js'
 import { coverFrom, familyFile } from '../file/testing/cover-files.js'
 import { sayPlainly } from '../finding/say.js'
 import { plan } from '../plan/plan.js'
-import { ancestorsOf, type Assembled } from './assembled.js'
+import { ancestryOf } from './ancestry.js'
+import type { Assembled } from './assembled.js'
 import { turnsAt } from './draft.js'
 import { usualHands } from './hands.js'
 import { brokenLaws, laws } from './laws.js'
@@ -212,12 +213,12 @@ describe('the steps of every way of making', () => {
   it('leave nothing else to do before what must follow within minutes', () => {
     for (const { name, steps } of variants) {
       const all = steps()
-      const before = ancestorsOf(new Map(all.map(({ id, needs }) => [id, needs])))
+      const { isBefore } = ancestryOf(new Map(all.map(({ id, needs }) => [id, needs])))
       for (const { id } of all.filter(({ within }) => within !== undefined))
         for (const follower of all.filter(({ needs }) => needs.includes(id))) {
           const others = follower.needs.filter(need => need !== id)
           expect(
-            others.filter(need => before.get(id)?.has(need) !== true),
+            others.filter(need => !isBefore(need, id)),
             `${name} ${id}`,
           ).to.deep.equal([])
         }

@@ -9,12 +9,12 @@ import type { WorkPlace } from './step.js'
 export function inOrder<S extends Pick<Assembled, 'id' | 'needs' | 'place' | 'within'>>(
   steps: readonly S[],
 ): readonly S[] {
-  const waiting = new Map(steps.map(step => [step.id, new Set(step.needs)]))
+  const done = new Set<string>()
   const left = [...steps]
   const order: S[] = []
   while (left.length > 0) {
     const last = order.at(-1)
-    const ready = left.filter(({ id }) => (waiting.get(id)?.size ?? 0) === 0)
+    const ready = left.filter(({ needs }) => needs.every(need => done.has(need)))
     const next =
       (last?.within !== undefined ? ready.find(({ needs }) => needs.includes(last.id)) : undefined) ??
       ready.find(({ place }) => place === last?.place) ??
@@ -22,7 +22,7 @@ export function inOrder<S extends Pick<Assembled, 'id' | 'needs' | 'place' | 'wi
     if (!next) throw new Error(`No step can be done next of ${left.map(({ id }) => id).join(', ')}`)
     order.push(next)
     left.splice(left.indexOf(next), 1)
-    for (const set of waiting.values()) set.delete(next.id)
+    done.add(next.id)
   }
   return order
 }

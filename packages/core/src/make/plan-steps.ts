@@ -1,11 +1,15 @@
 import { namePiece } from '../extras/name-piece.js'
 import type { ExtraWork } from '../extras/contract.js'
 import { lower } from '../extras/put-on.js'
-import type { Work, FamilyOptions } from '../families/contract.js'
+import { extraSteps } from '../extras/steps-registry.js'
+import type { FamilyOptions, Work } from '../families/contract.js'
+import { familySteps } from '../families/steps-registry.js'
 import type { AddedExtra, Cover } from '../file/cover.js'
 import type { Saying } from '../finding/say.js'
 import { add, zero, type Length } from '../length/length.js'
 import { totalThickness } from '../material/layer.js'
+import type { Notion } from '../piece/notion.js'
+import type { Piece } from '../piece/piece.js'
 import { jobFor, type Plan } from '../plan/plan.js'
 import { assemble, cutId, type Assembled } from './assembled.js'
 import { backing } from './backing.js'
@@ -72,11 +76,20 @@ export function assembleSteps(
   const { family, extras } = cover
   const { traits } = family
   const glued = traits.includes('glued')
-  const own = family.steps(work)
+  const own = stepsOf(familySteps, family.id)(work)
   const held = own.some(draft => turnsAt(draft, 'folds')) ? 'edge' : 'seam'
+  const brought = {
+    pieces: byExtra(plan.pieces, plan.extraPieces),
+    notions: byExtra(plan.notions, plan.extraNotions),
+  }
   const added = extras.flatMap((extra, index) =>
     extra.extra.refuses(traits) === undefined
-      ? [extra.extra.steps(workOfExtra({ work, plan, extra, index, held, traits }))]
+      ? [
+          stepsOf(
+            extraSteps,
+            extra.extra.type,
+          )(workOfExtra({ work, plan, extra, index, held, traits, ...brought })),
+        ]
       : [],
   )
   const drafts = [
@@ -99,6 +112,13 @@ export function assembleSteps(
   return assemble(allUsed(drafts, plan).map(draft => withHands(draft, hands)))
 }
 
+/** What is registered without steps is a bug. */
+function stepsOf<Steps>(registry: Readonly<Record<string, Steps>>, name: string): Steps {
+  const steps = registry[name]
+  if (!steps) throw new Error(`Nobody said how ${name} is made`)
+  return steps
+}
+
 interface OneExtra {
   readonly work: Work<FamilyOptions>
   readonly plan: Plan
@@ -106,6 +126,8 @@ interface OneExtra {
   readonly index: number
   readonly held: 'seam' | 'edge'
   readonly traits: Cover['family']['traits']
+  readonly pieces: ReadonlyMap<number, readonly Piece[]>
+  readonly notions: ReadonlyMap<number, readonly Notion[]>
 }
 
 function workOfExtra({
@@ -115,8 +137,9 @@ function workOfExtra({
   index,
   held,
   traits,
+  pieces,
+  notions,
 }: OneExtra): ExtraWork<Readonly<Record<string, unknown>>> {
-  const brought = (list: Readonly<Record<string, number>>, id: string) => list[id] === index
   const placed = plan.placed.find(entry => entry.extra === index)
   return {
     ...work,
@@ -124,13 +147,26 @@ function workOfExtra({
     traits,
     object: work.job.object,
     name: lower(extra.extra.words.name),
-    ownPieces: plan.pieces.filter(({ id }) => brought(plan.extraPieces, id)),
-    ownNotions: plan.notions.filter(({ id }) => brought(plan.extraNotions, id)),
+    ownPieces: pieces.get(index) ?? [],
+    ownNotions: notions.get(index) ?? [],
     carrier: carrierOf(plan, placed),
     ...(placed && { placed: { ...placed, on: placed.ground.name } }),
     held,
     notes: plan.notes.filter(note => note.extra === index),
   }
+}
+
+/** What each extra brought, by its place among them. */
+function byExtra<Thing extends { readonly id: string }>(
+  things: readonly Thing[],
+  broughtBy: Readonly<Record<string, number>>,
+): ReadonlyMap<number, readonly Thing[]> {
+  const found = new Map<number, Thing[]>()
+  for (const thing of things) {
+    const extra = broughtBy[thing.id]
+    if (extra !== undefined) found.set(extra, [...(found.get(extra) ?? []), thing])
+  }
+  return found
 }
 
 /** The piece that carries it: the one it was put on, or the wall on that side. */

@@ -214,8 +214,12 @@ export const api = createApi({
     shopOffers: build.query<{ readonly shop: string; readonly items: readonly ShopOffer[] }, Role>({
       query: role => `/shop/offers?role=${role}`,
     }),
-    /** How far a cover has come at the table, by the id of the cover. */
-    making: build.query<MakingRow, string>({ query: id => `/makings/${id}`, providesTags: ['Makings'] }),
+    /** How far a cover has come at the table, by the id of the cover; null while nobody has begun. */
+    making: build.query<MakingRow | null, string>({
+      query: id => `/progress/${id}`,
+      transformResponse: ({ making }: { readonly making: MakingRow | null }) => making,
+      providesTags: ['Makings'],
+    }),
     settings: build.query<SettingsRow, void>({ query: () => '/settings', providesTags: ['Settings'] }),
   }),
 })

@@ -9,7 +9,6 @@ import { sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place, fixedPlace } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface BookmarkOptions extends Place {
   readonly length?: Length | undefined
@@ -35,7 +34,6 @@ export const bookmark = defineExtra<BookmarkOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: ({ object, unit, grid, options, cover }) => {
     const high = largestReading(object, 'height') ?? largestReading(object, 'pageHeight') ?? zero
     const reasons =

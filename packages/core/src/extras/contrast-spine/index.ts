@@ -9,7 +9,6 @@ import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place, fixedPlace } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface ContrastSpineOptions extends Place {
   readonly overBoard?: Length | undefined
@@ -35,7 +34,6 @@ export const contrastSpine = defineExtra<ContrastSpineOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: ({ cover: { strip, pieces }, unit, grid, options, about }) => {
     const spine = placePanels(strip.panels).find(({ kind }) => kind === 'spine')
     const outer = pieces.find(({ id }) => id === 'outer')

@@ -9,7 +9,6 @@ import { closedThickness, refusesClosure } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place, fixedPlace } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 /** As wide as is usual. */
 const width = mm(6)
@@ -35,7 +34,6 @@ export const elasticBand = defineExtra<ElasticBandOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { cover, object, seam, unit, grid, options } = job
     const high = cover.fits.find(({ direction }) => direction === 'height')?.finished ?? cover.strip.height

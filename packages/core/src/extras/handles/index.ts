@@ -12,7 +12,6 @@ import { alongEnds, alongEdge, closureEnds, refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob, type Footprint } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface HandlesOptions extends Place {
   readonly fold?: 'four' | 'three' | undefined
@@ -72,7 +71,6 @@ export const handles = defineExtra<HandlesOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { unit, grid, seam, options, about, cover } = job
     const {

@@ -8,7 +8,6 @@ import { alongEnds, alongEdge, closureEnds, groundAround, offEnd, refusesBesideZ
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface HoleTieOptions extends Place {
   readonly tail?: Length | undefined
@@ -36,7 +35,6 @@ export const holeTie = defineExtra<HoleTieOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { unit, grid, options } = job
     const tail = options.tail ?? customary(8, unit)

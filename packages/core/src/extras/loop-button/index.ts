@@ -18,7 +18,6 @@ import {
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface LoopButtonOptions extends Place {
   readonly standOut?: Length | undefined
@@ -53,7 +52,6 @@ export const loopButton = defineExtra<LoopButtonOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { unit, grid, seam, object, options, about } = job
     const thickness = closedThickness(object)

@@ -7,7 +7,6 @@ import { alongEnds, alongEdge, closureEnds, groundAround, offEnd, refusesBesideZ
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface MagnetsOptions extends Place {
   readonly diameter?: Length | undefined
@@ -39,7 +38,6 @@ export const magnets = defineExtra<MagnetsOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { unit, options, about } = job
     const diameter = options.diameter ?? customary(1 / 2, unit)

@@ -9,7 +9,6 @@ import { sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { type Place, anyPlace } from '../place-keys.js'
 import { findGround, footprintOn, placeOn, placeOptions, type Ground } from '../place.js'
-import { steps } from './steps.js'
 
 interface PatchOptions extends Place {
   readonly width?: Length | undefined
@@ -38,7 +37,6 @@ export const patch = defineExtra<PatchOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { unit, grid, options, about, cover } = job
     const ground = findGround(cover, options.on, ['outer'])

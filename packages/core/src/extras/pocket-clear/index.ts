@@ -11,7 +11,6 @@ import { defineExtra, type ExtraJob } from '../contract.js'
 import type { Size } from '../place.js'
 import { anyPlace } from '../place-keys.js'
 import { planPocket, pocketOptions, pocketThickness, type PocketOptions } from '../pocket.js'
-import { steps } from './steps.js'
 
 interface ClearOptions extends PocketOptions {
   readonly readyMade?: boolean | undefined
@@ -34,7 +33,6 @@ export const pocketClear = defineExtra<ClearOptions>({
       ...pocketOptions(unit),
     }),
   thickness: brief => pocketThickness(brief, stack => layerOf(stack, 'clear')?.thickness ?? mm(0.2)),
-  steps,
   plan: job => planPocket(job, 'Clear pocket', size => makeClear(job, size)),
 })
 

@@ -19,7 +19,6 @@ import {
   turnedUnder,
   type PocketOptions,
 } from '../pocket.js'
-import { steps } from './steps.js'
 
 interface DividedOptions extends PocketOptions {
   readonly pens?: number | undefined
@@ -70,7 +69,6 @@ export const pocketDivided = defineExtra<DividedOptions>({
       ...pocketOptions(unit),
     }),
   thickness: brief => pocketThickness(brief, stack => add(onePly(stack), deepest(brief))),
-  steps,
   plan: job => {
     const slots = slotsOf(job)
     const across = add(...slots.map(({ spacing }) => spacing))

@@ -4,7 +4,6 @@ import { defineExtra } from '../contract.js'
 import { facedPieces } from '../faced.js'
 import { anyPlace } from '../place-keys.js'
 import { facedPly, planPocket, pocketOptions, pocketThickness, type PocketOptions } from '../pocket.js'
-import { steps } from './steps.js'
 
 /** Outer and lining, sewn right sides together and turned. Source: docs/craft.md, Pockets. */
 export const pocketFaced = defineExtra<PocketOptions>({
@@ -19,6 +18,5 @@ export const pocketFaced = defineExtra<PocketOptions>({
   places: anyPlace,
   options: unit => z.strictObject(pocketOptions(unit)),
   thickness: brief => pocketThickness(brief, facedPly),
-  steps,
   plan: job => planPocket(job, 'Faced pocket', size => ({ pieces: facedPieces(job, 'pocket-faced', size) })),
 })

@@ -12,7 +12,6 @@ import {
   pocketThickness,
   type PocketOptions,
 } from '../pocket.js'
-import { steps } from './steps.js'
 
 /** One layer, its mouth hemmed ¼ in twice. Source: docs/craft.md, Pockets. */
 export const pocketPatch = defineExtra<PocketOptions>({
@@ -27,7 +26,6 @@ export const pocketPatch = defineExtra<PocketOptions>({
   places: anyPlace,
   options: unit => z.strictObject(pocketOptions(unit)),
   thickness: brief => pocketThickness(brief, onePly),
-  steps,
   plan: job =>
     planPocket(job, 'Patch pocket', ({ width, height }) => {
       const edges = pocketEdges(job)

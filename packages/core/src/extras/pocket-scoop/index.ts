@@ -4,7 +4,6 @@ import { defineExtra } from '../contract.js'
 import { facedPieces } from '../faced.js'
 import { anyPlace } from '../place-keys.js'
 import { facedPly, planPocket, pocketOptions, pocketThickness, type PocketOptions } from '../pocket.js'
-import { steps } from './steps.js'
 
 /** A faced pocket with a curved mouth, snipped ⅛ in deep every ¼ to ½ in. Source: docs/craft.md, Pockets. */
 export const pocketScoop = defineExtra<PocketOptions>({
@@ -16,6 +15,5 @@ export const pocketScoop = defineExtra<PocketOptions>({
   places: anyPlace,
   options: unit => z.strictObject(pocketOptions(unit)),
   thickness: brief => pocketThickness(brief, facedPly),
-  steps,
   plan: job => planPocket(job, 'Scoop pocket', size => ({ pieces: facedPieces(job, 'pocket-scoop', size) })),
 })

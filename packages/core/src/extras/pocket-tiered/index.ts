@@ -19,7 +19,6 @@ import {
   pocketThickness,
   type PocketOptions,
 } from '../pocket.js'
-import { steps } from './steps.js'
 
 interface TieredOptions extends PocketOptions {
   readonly tiers?: number | undefined
@@ -56,7 +55,6 @@ export const pocketTiered = defineExtra<TieredOptions>({
     pocketThickness(brief, stack =>
       scale(onePly(stack), (brief.options.single ? 1 : 2) * (brief.options.tiers ?? fewest)),
     ),
-  steps,
   plan: job => planPocket(job, 'Tiered pockets', size => makeTiers(job, size)),
 })
 

@@ -18,7 +18,6 @@ import {
   turnedUnder,
   type PocketOptions,
 } from '../pocket.js'
-import { steps } from './steps.js'
 
 /** A low and a high part, two of each, with a zip between them. Source: docs/craft.md, Pockets. */
 export const pocketZip = defineExtra<PocketOptions>({
@@ -30,7 +29,6 @@ export const pocketZip = defineExtra<PocketOptions>({
   places: anyPlace,
   options: unit => z.strictObject(pocketOptions(unit)),
   thickness: brief => pocketThickness(brief, facedPly),
-  steps,
   plan: job => planPocket(job, 'Zip pocket', size => makeZip(job, size)),
 })
 

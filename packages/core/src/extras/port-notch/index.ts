@@ -7,7 +7,6 @@ import { sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { findGround, placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface PortNotchOptions extends Place {
   readonly plug?: Length | undefined
@@ -33,7 +32,6 @@ export const portNotch = defineExtra<PortNotchOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: ({ cover, unit, grid, options }) => {
     const half = customary(1 / 2, unit)
     const wide = add(options.plug ?? half, half)

@@ -9,7 +9,6 @@ import { refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place, fixedPlace } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface QuiltingOptions extends Place {
   readonly pitch?: Length | undefined
@@ -35,7 +34,6 @@ export const quilting = defineExtra<QuiltingOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: ({ unit, stack, options, cover: { strip }, about }) => {
     const pitch = options.pitch ?? customary(3 / 2, unit)
     const body = placePanels(strip.panels).filter(

@@ -5,7 +5,6 @@ import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 /** A ribbon across the outside, as long as the outer is cut wide. Source: docs/craft.md, Trimmings. */
 export const ribbon = defineExtra<Place>({
@@ -19,7 +18,6 @@ export const ribbon = defineExtra<Place>({
   refuses: () => undefined,
   places: () => ['y'],
   options: unit => z.strictObject(placeOptions(unit)),
-  steps,
   plan: ({ cover: { strip, pieces }, grid, options }) => {
     const outer = pieces.find(({ id }) => id === 'outer')
     if (!outer) return extraPlan({})

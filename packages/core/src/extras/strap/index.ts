@@ -8,7 +8,6 @@ import { alongEnds, alongEdge, closedThickness, closureEnds, offEnd, refusesClos
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface StrapOptions extends Place {
   readonly width?: Length | undefined
@@ -52,7 +51,6 @@ export const strap = defineExtra<StrapOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { unit, grid, options, reckoning } = job
     const width = options.width ?? customary(2, unit)

@@ -21,7 +21,6 @@ import {
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface TabSnapOptions extends Place {
   readonly width?: Length | undefined
@@ -50,7 +49,6 @@ export const tabSnap = defineExtra<TabSnapOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { unit, grid, seam, object, options, about } = job
     const width = options.width ?? customary(3 / 2, unit)

@@ -6,7 +6,6 @@ import { customary } from '../../length/unit.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place, fixedPlace } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface ThumbScoopOptions extends Place {
   readonly depth?: Length | undefined
@@ -28,7 +27,6 @@ export const thumbScoop = defineExtra<ThumbScoopOptions>({
       depth: lengthOption(unit, { min: mm(5), max: mm(60) }, { label: 'Depth', help: '{¾ in} unless set.' }),
       ...placeOptions(unit),
     }),
-  steps,
   plan: ({ cover: { strip }, unit, options }) => {
     const depth = options.depth ?? customary(3 / 4, unit)
     const wide = scale(depth, 3)

@@ -19,7 +19,6 @@ import {
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface TiePairOptions extends Place {
   readonly length?: Length | undefined
@@ -47,7 +46,6 @@ export const tiePair = defineExtra<TiePairOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { object, unit, stack, options } = job
     const length = totalOf(lengthReasons(job))

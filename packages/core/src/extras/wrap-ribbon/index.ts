@@ -9,7 +9,6 @@ import { closedThickness, refusesGlued } from '../closure.js'
 import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
 import { type Place } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 /** As wide as is usual. */
 const width = mm(10)
@@ -38,7 +37,6 @@ export const wrapRibbon = defineExtra<WrapRibbonOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: job => {
     const { options, cover, grid, about } = job
     const girth = girthOf(job)

@@ -7,7 +7,6 @@ import { becauseOfCut, sideRoundedUp } from '../../piece/side.js'
 import { defineExtra, extraPlan } from '../contract.js'
 import { type Place, fixedPlace } from '../place-keys.js'
 import { placeOptions } from '../place.js'
-import { steps } from './steps.js'
 
 interface ZipGuardOptions extends Place {
   readonly width?: Length | undefined
@@ -30,7 +29,6 @@ export const zipGuard = defineExtra<ZipGuardOptions>({
       ),
       ...placeOptions(unit),
     }),
-  steps,
   plan: ({ cover, unit, grid, options }) => {
     const zip = cover.notions.find(({ kind }) => kind === 'zip')?.length
     if (!zip) return extraPlan({})

@@ -17,7 +17,6 @@ import { serveMore } from './serve-more.js'
 import { sizeBody, type Body } from './size.js'
 import { keepRooms } from './rooms.js'
 import { layStrip } from './strip.js'
-import { steps } from './steps.js'
 import { suits, words } from './words.js'
 
 export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
@@ -45,7 +44,6 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
     return { ...resolved, freeFlap: job.options.freeFlap ?? first?.free }
   },
   recipes: [],
-  steps,
   plan: job => {
     const { stack, seam } = job
     const resolved = resolveOptions(job)

@@ -11,7 +11,6 @@ import { joinings } from './joinings.js'
 import { options, resolveOptions, type BoardCoverOptions } from './options.js'
 import { cutPieces, turnInsOf } from './pieces.js'
 import { layStrip } from './strip.js'
-import { steps } from './steps.js'
 import { suits, words } from './words.js'
 
 export const boardCover = defineFamily<BoardCoverOptions>({
@@ -33,7 +32,6 @@ export const boardCover = defineFamily<BoardCoverOptions>({
     return { ...resolved, spineWidth: sizeCase(job, resolved).spineWidth.cut }
   },
   recipes: [],
-  steps,
   plan: job => {
     const { object, stack } = job
     const resolved = resolveOptions(job)

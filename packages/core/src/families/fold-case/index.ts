@@ -14,7 +14,6 @@ import { options, resolveOptions, type FoldCaseOptions } from './options.js'
 import { cutPieces, notionsFor } from './pieces.js'
 import { recipes } from './recipes.js'
 import { sizeBody, type Body } from './size.js'
-import { steps } from './steps.js'
 import { suits, words } from './words.js'
 
 export const foldCase = defineFamily<FoldCaseOptions>({
@@ -34,7 +33,6 @@ export const foldCase = defineFamily<FoldCaseOptions>({
   options,
   resolveOptions,
   recipes,
-  steps,
   plan: job => {
     const { stack, seam, object, inside } = job
     const resolved = resolveOptions(job)

@@ -12,7 +12,6 @@ import { outerOf } from '../../material/layer.js'
 import { options, resolveOptions, type GluedWrapOptions, type ResolvedOptions } from './options.js'
 import { cutPieces, glueFor, turnInsOf } from './pieces.js'
 import { layStrip } from './strip.js'
-import { steps } from './steps.js'
 import { suits, words } from './words.js'
 
 export const gluedWrap = defineFamily<GluedWrapOptions>({
@@ -30,7 +29,6 @@ export const gluedWrap = defineFamily<GluedWrapOptions>({
   options,
   resolveOptions,
   recipes: [],
-  steps,
   plan: job => {
     const { object, stack } = job
     const resolved = resolveOptions(job)

@@ -12,7 +12,6 @@ import { cutPieces } from './pieces.js'
 import { boundSeam, recipes } from './recipes.js'
 import { sizeWall, type Wall } from './size.js'
 import { layStrip } from './strip.js'
-import { steps } from './steps.js'
 import { suits, words } from './words.js'
 
 export const sleeve = defineFamily<SleeveOptions>({
@@ -40,7 +39,6 @@ export const sleeve = defineFamily<SleeveOptions>({
     return { ...resolved, ...(binding && { bindingWidth: binding.height.cut }) }
   },
   recipes,
-  steps,
   plan: job => {
     const resolved = resolveOptions(job)
     const wall = sizeWall(job, resolved)

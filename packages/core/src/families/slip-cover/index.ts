@@ -10,7 +10,6 @@ import { joinings } from './joinings.js'
 import { options, resolveOptions, type SlipCoverOptions } from './options.js'
 import { cutPieces } from './pieces.js'
 import { recipes } from './recipes.js'
-import { steps } from './steps.js'
 import { sizeBody } from './size.js'
 import { layStrip } from './strip.js'
 import { suits, words } from './words.js'
@@ -31,7 +30,6 @@ export const slipCover = defineFamily<SlipCoverOptions>({
   options,
   resolveOptions,
   recipes,
-  steps,
   plan: job => {
     const { object, stack, seam } = job
     const resolved = resolveOptions(job)

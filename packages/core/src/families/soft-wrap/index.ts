@@ -12,7 +12,6 @@ import { seamBulk } from '../seam.js'
 import { options, resolveOptions, type ResolvedOptions, type SoftWrapOptions } from './options.js'
 import { cutPieces, faceWidth } from './pieces.js'
 import { layStrip } from './strip.js'
-import { steps } from './steps.js'
 import { suits, words } from './words.js'
 
 export const softWrap = defineFamily<SoftWrapOptions>({
@@ -30,7 +29,6 @@ export const softWrap = defineFamily<SoftWrapOptions>({
   options,
   resolveOptions,
   recipes: [],
-  steps,
   plan: job => {
     const resolved = resolveOptions(job)
     const pieces = cutPieces(job, resolved)

@@ -11,7 +11,6 @@ import { joinings } from './joinings.js'
 import { options, resolveOptions, type TurnedFlapOptions } from './options.js'
 import { cutPieces } from './pieces.js'
 import { recipes } from './recipes.js'
-import { steps } from './steps.js'
 import { flapRooms } from './rooms.js'
 import { sizeBody } from './size.js'
 import { layStrip } from './strip.js'
@@ -34,7 +33,6 @@ export const turnedFlapCover = defineFamily<TurnedFlapOptions>({
   resolveOptions,
   unused: ({ construction }) => (construction === 'single' ? [] : ['endHem', 'headTailTurn']),
   recipes,
-  steps,
   plan: job => {
     const { object, stack, seam } = job
     const resolved = resolveOptions(job)

@@ -13,7 +13,6 @@ import { options, resolveOptions, type ZipAroundOptions } from './options.js'
 import { cutPieces, notionsFor } from './pieces.js'
 import { sizeBody, zipEase } from './size.js'
 import { layStrip } from './strip.js'
-import { steps } from './steps.js'
 import { suits, words } from './words.js'
 
 export const zipAround = defineFamily<ZipAroundOptions>({
@@ -32,7 +31,6 @@ export const zipAround = defineFamily<ZipAroundOptions>({
   options,
   resolveOptions,
   recipes: [],
-  steps,
   plan: job => {
     const { object, stack, seam } = job
     const resolved = resolveOptions(job)

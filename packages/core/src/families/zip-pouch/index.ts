@@ -20,7 +20,6 @@ import { options, resolveOptions, type ResolvedOptions, type ZipPouchOptions } f
 import { cutPieces, zipFor } from './pieces.js'
 import { recipes } from './recipes.js'
 import { sizeWall, type Wall } from './size.js'
-import { steps } from './steps.js'
 import { suits, words } from './words.js'
 
 export const zipPouch = defineFamily<ZipPouchOptions>({
@@ -40,7 +39,6 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
   resolveOptions,
   unused: ({ pocket }) => (pocket === true ? [] : ['pocketDrop', 'scoopWidth', 'scoopDepth']),
   recipes,
-  steps,
   plan: job => {
     const resolved = resolveOptions(job)
     const wall = sizeWall(job, resolved)

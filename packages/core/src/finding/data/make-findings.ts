@@ -21,6 +21,9 @@ export interface MakeFindings {
   'print-over-fold': { readonly join: Length }
   'seam-too-thick': { readonly seam: string; readonly thickness: Length; readonly most: Length }
   'grade-seam': { readonly seam: string; readonly thickness: Length }
+  'punch-too-short': { readonly hole: Length; readonly reach: Length }
+  'board-too-thick': { readonly board: Length; readonly most: Length }
+  'too-thick-for-foot': { readonly seam: string; readonly thickness: Length; readonly most: Length }
   'no-closure': { readonly closures: readonly string[] }
   'card-turned': { readonly piece: string }
   'cloth-not-there': { readonly piece: string; readonly cloth: string; readonly known: readonly string[] }
@@ -55,6 +58,9 @@ export const makeSeverities: SeverityOf<MakeFindings> = {
   'turn-in-too-small': 'error',
   'print-over-fold': 'warning',
   'seam-too-thick': 'warning',
+  'punch-too-short': 'warning',
+  'board-too-thick': 'warning',
+  'too-thick-for-foot': 'warning',
   'grade-seam': 'advice',
   'no-closure': 'advice',
   'card-turned': 'advice',

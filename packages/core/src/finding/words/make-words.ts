@@ -47,6 +47,18 @@ export const makeFindingWords: WordsOf<MakeFindings> = {
     message: 'The print has a top, and on one half of this case it stands on its head.',
     hint: `Cut the cloth in two halves and join them at the fold: ${say(join)} more in length.`,
   }),
+  'punch-too-short': ({ hole, reach }, say) => ({
+    message: `A hole lies ${say(hole)} from the nearest edge; your punch reaches ${say(reach)}.`,
+    hint: 'Take a hole punch that is struck with a hammer, or an awl, on a cutting block.',
+  }),
+  'board-too-thick': ({ board, most }, say) => ({
+    message: `A sheet of board is ${say.thin(board)} thick; your paper cutter goes through ${say.thin(most)}.`,
+    hint: 'Cut it with a knife along a metal ruler, in several light passes; or laminate thinner sheets.',
+  }),
+  'too-thick-for-foot': ({ seam, thickness, most }, say) => ({
+    message: `The ${seam} is ${say.thin(thickness)} thick; ${say.thin(most)} goes under your presser foot.`,
+    hint: 'Keep padding out of the seam, grade before you sew, or sew that stretch by hand.',
+  }),
   'seam-too-thick': ({ seam, thickness, most }, say) => ({
     message: `The ${seam} catches ${say.thin(thickness)} of cloth; under the foot goes ${say.thin(most)}.`,
     hint: 'Trim the padding back to the stitching before the last pass, or take thinner layers.',

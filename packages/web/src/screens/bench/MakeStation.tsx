@@ -1,7 +1,8 @@
-import { isDone, nextStep } from '@snowdrift/core'
+import { checkReach, isDone, nextStep } from '@snowdrift/core'
 import { Hammer, Printer } from 'lucide-react'
 import { Link } from 'react-router'
 import { buttonLooks, buttonShape } from '../../parts/Button'
+import { FindingNote } from '../../parts/FindingNote'
 import { SchoolChoices } from './SchoolChoices'
 import { StepList } from './StepList'
 import { useMaking } from './use-making'
@@ -31,6 +32,9 @@ export function MakeStation({ id }: { readonly id: string }) {
           {done} of {steps.length} done; next: {next.name}.
         </p>
       )}
+      {checkReach(bench.plan, bench.hands).map(finding => (
+        <FindingNote key={finding.code} finding={finding} unit={bench.unit} />
+      ))}
       <SchoolChoices bench={bench} />
       <StepList bench={bench} />
     </div>

@@ -18,7 +18,8 @@ export function StepList({ bench }: { readonly bench: OnTheBench }) {
         {elapsed > minutes && `, ${minutesWords(elapsed)} with its waits`}.
         {stitch && (
           <span className="block text-base text-soft">
-            Stitch {stitch.length}, needle {stitch.needle}: try it on a scrap of the same layers first.
+            Stitch <span data-thickness>{stitch.length}</span>, needle {stitch.needle}: try it on a scrap of
+            the same layers first.
           </span>
         )}
       </p>

@@ -75,7 +75,7 @@ function useProgress(id: string) {
   const standing = useMemo(() => {
     if (data?.id === id) return standingOf('making', data)
     // Begun here: what another device has by then comes together with it when it is saved.
-    return error ? { version: 0, body: { progress: noProgress } } : undefined
+    return data === null || error ? { version: 0, body: { progress: noProgress } } : undefined
   }, [data, error, id])
   const draft = useDraft('making', id, standing)
   const changes = useDraftChanges('making', id)

@@ -1,14 +1,14 @@
-import type { CoverBody } from '@snowdrift/core'
+import { checkReach, handsOf, type CoverBody } from '@snowdrift/core'
 import { useCallback, useMemo } from 'react'
 import { Link, useParams } from 'react-router'
-import { useCoverQuery } from '../../api/api'
+import { useCoverQuery, useSettingsQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import type { Draft } from '../../drafts/draft'
 import { standingOf } from '../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../drafts/use-draft'
 import { ConflictNotice } from '../../parts/ConflictNotice'
 import { WrittenUnit } from '../../parts/written-unit'
-import { plannedOf } from '../../views/planned'
+import { plannedOf, type Planned } from '../../views/planned'
 import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { CoverContext, divisionOf, useCover, type CoverInHand } from './cover-context'
@@ -117,11 +117,20 @@ function useCoverInHand(id: string, draft: Draft<CoverBody>): CoverInHand {
     (key, make) => changes.change(key, body => ({ ...body, file: make(body.file) })),
     [changes],
   )
-  const planned = plannedOf(file)
+  const planned = useWithReach(plannedOf(file))
   const shown = useHeldPlan(planned)
   const unit = useWorkshopUnit(file.unit)
   const thing = useThingFollows(draft, planned)
   return useMemo(() => {
     return { id, draft, file, planned, shown, thing, unit, division: divisionOf(planned, unit), change }
   }, [id, draft, file, planned, shown, thing, unit, change])
+}
+
+/** What the tools at hand do not reach is found while planning, not at the table. */
+function useWithReach(planned: Planned): Planned {
+  const { data: settings } = useSettingsQuery()
+  return useMemo(() => {
+    const reach = planned.plan && settings ? checkReach(planned.plan, handsOf(settings)) : []
+    return reach.length > 0 ? { ...planned, findings: [...planned.findings, ...reach] } : planned
+  }, [planned, settings])
 }

@@ -50,6 +50,7 @@ const stationFor: Readonly<Record<SubjectKind, Station>> = {
   seam: 'make-up',
   sizing: 'make-up',
   family: 'make-up',
+  tools: 'make',
 }
 
 /** Where a place in the cover file is typed. */
