@@ -133,7 +133,10 @@ export const settingFields = {
     'practised',
   ),
   footLift: reachSetting(
-    { label: 'Under the presser foot', help: 'The thickest pile that goes under it. {8 mm} unless set.' },
+    {
+      label: 'Under the presser foot',
+      help: 'The thickest pile that goes under it. Left empty, nobody knows.',
+    },
     mm(20),
   ),
   punchReach: reachSetting(

@@ -31,14 +31,14 @@ export function StepList({ bench }: { readonly bench: OnTheBench }) {
         </p>
       )}
       {groupsOf(steps).map((group, index) => (
-        <section key={index} className="keep-together" aria-label={placeWords[group.place]}>
-          <h3 className="mt-2 mb-1 text-sm text-soft">{placeWords[group.place]}</h3>
+        <div key={index} className="keep-together">
+          <p className="mt-2 mb-1 text-sm text-soft">{placeWords[group.place]}</p>
           <ol className="divide-y divide-rule border-y border-rule">
             {group.steps.map(step => (
               <StepLine key={step.id} cover={id} step={step} done={isDone(progress, step.id)} />
             ))}
           </ol>
-        </section>
+        </div>
       ))}
     </div>
   )
