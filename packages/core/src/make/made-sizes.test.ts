@@ -26,7 +26,7 @@ describe('a size that is taken off the work', () => {
     const { steps } = planSteps(cover, plan(cover), { say: sayPlainly('mm'), hands: usualHands })
     const keys = (id: string) => {
       const step = steps.find(known => known.id === id)
-      return step ? measuredAt(step).map(madeKey) : []
+      return step ? measuredAt(step, plan(cover)).map(madeKey) : []
     }
     expect(keys('measure-binding')).to.deep.equal(['piece/binding/width'])
     expect(keys('cut-outer')).to.deep.equal(['piece/outer/width', 'piece/outer/height'])

@@ -15,13 +15,12 @@ export function madeKey(measure: StepMeasure): string {
     : `notion/${measure.notion}/${measure.side}`
 }
 
-/** What can be entered at a step: what it measures, and the size of a piece that it cuts or trims. */
-export function measuredAt({ kind, pieces, measures }: Step): readonly StepMeasure[] {
-  const [piece] = pieces
-  const cut =
-    (kind === 'cut' || kind === 'trim') && piece !== undefined && pieces.length === 1
-      ? (['width', 'height'] as const).map(side => ({ piece, side }))
-      : []
+/** What can be entered at a step: what it measures, and the size of a piece that it cuts, or trims where it was cut larger. */
+export function measuredAt({ kind, pieces, measures }: Step, plan: Plan): readonly StepMeasure[] {
+  const [first] = pieces
+  const piece = plan.pieces.find(({ id }) => id === first)
+  const sizes = piece && kind === (piece.trimTo ? 'trim' : 'cut')
+  const cut = sizes ? (['width', 'height'] as const).map(side => ({ piece: piece.id, side })) : []
   return [...measures, ...cut]
 }
 

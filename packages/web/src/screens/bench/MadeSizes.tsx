@@ -23,7 +23,7 @@ import type { OnTheBench } from './use-making'
 
 /** Sizes that are taken off the work: asked for where they are read, and what follows from them. */
 export function MadeSizes({ bench, step }: { readonly bench: OnTheBench; readonly step: Step }) {
-  const asked = measuredAt(step)
+  const asked = measuredAt(step, bench.planned)
   if (asked.length === 0) return null
   const isCut = step.measures.length === 0
   const fields = (
