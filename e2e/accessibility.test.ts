@@ -58,6 +58,8 @@ for (const { look, size, width } of [
       ['the steps to print', () => `${sleeve}/steps`, 'of work'],
       ['the table', () => `${cover}/bench`, 'Measure once more'],
       ['a gate at the table', () => `${sleeve}/bench?step=check-sides`, 'Yes: go on'],
+      ['practice', () => '/practice', 'red line'],
+      ['a question of practice', () => '/practice?of=order', 'comes first'],
       ['the stash', () => '/stash', 'Larch-needle print'],
       ['the cutting list', () => `${cover}/cutting-list`, 'points to the top'],
       ['the settings', () => '/settings', 'Cutting grid'],

@@ -77,17 +77,20 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     await fill(page, 'Height', '6')
     await page.keyboard.press('Enter')
     await page.keyboard.type('9 1/4')
-    for (const next of ['make-up', 'layers', 'fit', 'pieces', 'layout']) {
+    for (const next of ['make-up', 'layers', 'fit', 'pieces', 'layout', 'make']) {
       await press(page, `Next: ${next}`)
       await page.waitForFunction(here => location.pathname.endsWith(here), {}, `/${next}`)
       // the station has the focus: its first field is the next Tab
       await page.waitForFunction(() => document.activeElement?.getAttribute('role') === 'region')
     }
     await page.goBack()
+    await page.waitForFunction(() => location.pathname.endsWith('/layout'))
+    await page.goBack()
     await see(page, 'To cut')
     await page.goBack()
     await see(page, 'Ease to aim at')
     expect(await page.title()).to.equal('Cover for Trail notes · Fit · Snowdrift')
+    await page.goForward()
     await page.goForward()
     await page.goForward()
     await press(page, 'Next: the cutting list')

@@ -28,6 +28,7 @@ function screensOf(
     ['/new', /Or something measured before/],
     ['/stash', /Larch-needle print/],
     ['/settings', /Cutting grid/],
+    ['/practice', /red line/],
     ['/nothing/here', /There is nothing/],
     ...covers.flatMap(name => [
       ...stations.map(

@@ -143,6 +143,7 @@ export { judgeEase, type Verdict } from './fit/verdict.js'
 export { formatLength } from './length/format.js'
 export { cuttingGrids, defaultGrid } from './length/grid.js'
 export {
+  absolute,
   add,
   clamp,
   inches,
@@ -309,3 +310,15 @@ export {
   type TechniqueId,
 } from './make/technique-cards.js'
 export { checkReach } from './make/reach.js'
+export {
+  askOrder,
+  askSide,
+  divisionFromPractice,
+  drawReading,
+  gradeReading,
+  readingsToTell,
+  whatItDoes,
+  type OrderQuestion,
+  type ReadingGrade,
+  type SideQuestion,
+} from './make/practice.js'

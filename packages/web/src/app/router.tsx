@@ -16,6 +16,7 @@ const routes: RouteObject[] = [
       { path: '/', element: <ShelfScreen /> },
       { path: '/new', lazy: lazily(screens.loadNewCover) },
       { path: '/stash', lazy: lazily(screens.loadStash) },
+      { path: '/practice', lazy: lazily(screens.loadPractice) },
       { path: '/settings', lazy: lazily(screens.loadSettings) },
       { path: '/covers/:id/cutting-list', lazy: lazily(screens.loadCuttingList) },
       { path: '/covers/:id/bench', lazy: lazily(screens.loadBench) },

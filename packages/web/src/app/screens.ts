@@ -4,6 +4,7 @@ const loadSettings = () => import('../screens/settings/SettingsScreen')
 const loadCuttingList = () => import('../screens/cutting-list/CuttingListScreen')
 const loadBench = () => import('../screens/bench/BenchScreen')
 const loadSteps = () => import('../screens/bench/StepsScreen')
+const loadPractice = () => import('../screens/practice/PracticeScreen')
 const loadStash = () => import('../screens/stash/StashScreen')
 
 /** The screens that load on demand. The shelf comes with the page. */
@@ -15,5 +16,6 @@ export const screens = {
   loadStash,
   loadBench,
   loadSteps,
+  loadPractice,
 }
 export const loadScreens = Object.values(screens)

@@ -1,5 +1,6 @@
 import type { SettingsBody, SettingsRow } from '@snowdrift/core'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { useSettingsQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { chooseTheme, readTheme, themes, type Theme } from '../../app/theme'
@@ -75,7 +76,13 @@ function Workshop({ draft }: { readonly draft: Draft<SettingsBody> }) {
           <SettingInput key={key} name={key} settings={draft.body} onChange={changes.change} />
         ))}
       <h2 className="mt-4 text-xl font-semibold">At the table</h2>
-      <p className="text-soft">What is at hand, and how far it reaches: the steps change with it.</p>
+      <p className="text-soft">
+        What is at hand, and how far it reaches: the steps change with it.{' '}
+        <Link className="text-thread underline" to="/practice">
+          Practise
+        </Link>{' '}
+        what is new to your hands.
+      </p>
       {settingKeys
         .filter(key => atTheTable.has(key))
         .map(key => (

@@ -9,6 +9,7 @@ import {
   readingWords,
   listThings,
   type CoveredObject,
+  type FindingCode,
   type ReadingKey,
   type ReadingState,
   type TypedObject,
@@ -18,6 +19,7 @@ import {
 import { Plus } from 'lucide-react'
 import { useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
+import { Link } from 'react-router'
 import { Button } from '../../../parts/Button'
 import { FindingNote } from '../../../parts/FindingNote'
 import { Fractions } from '../../../parts/Fractions'
@@ -42,6 +44,7 @@ export function ReadingList({ thing, reading, onFocus, autoFocus = false }: Read
   const taken = listThings(file)[thing]?.readings?.[reading] ?? []
   const { name, how, onDevice } = readingWords[reading]
   const isDevice = listThings(file)[thing]?.kind === 'tablet'
+  const found = findingsAbout(planned, `reading:${reading}`)
   const rows = Math.max(rowsAsked, taken.length, 1)
   const set = (index: number, entry: TypedReading | undefined) =>
     // Taking a reading out is no typing on.
@@ -97,7 +100,7 @@ export function ReadingList({ thing, reading, onFocus, autoFocus = false }: Read
           <Sureness object={planned.cover?.objects[thing]} reading={reading} unit={unit} />
         </div>
       )}
-      {findingsAbout(planned, `reading:${reading}`).map(finding => (
+      {found.map(finding => (
         <FindingNote
           key={finding.code}
           finding={finding}
@@ -109,9 +112,21 @@ export function ReadingList({ thing, reading, onFocus, autoFocus = false }: Read
           }
         />
       ))}
+      {found.some(({ code }) => misread.has(code)) && (
+        <Link className="inline-flex text-sm text-thread underline" to="/practice">
+          Practise reading a tape
+        </Link>
+      )}
     </div>
   )
 }
+
+/** What a misread tape does again and again. */
+const misread: ReadonlySet<FindingCode> = new Set<FindingCode>([
+  'wrap-disagrees',
+  'wrap-impossible',
+  'readings-spread',
+])
 
 interface StateChoiceProps {
   readonly name: string

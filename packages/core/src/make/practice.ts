@@ -1,0 +1,90 @@
+import { hasSides } from '../drawing/joining-drawing.js'
+import { roleOfLayer, type Joining, type PiledLayer } from '../families/joining.js'
+import { absolute, inches, mm, scale, subtract, toMm, zero, type Length } from '../length/length.js'
+import type { Unit } from '../length/unit.js'
+import type { Plan } from '../plan/plan.js'
+import { ancestryOf } from './ancestry.js'
+import type { Step } from './step.js'
+
+/** A draw from 0 up to but not including 1, as a caller makes it: practice has no chance of its own. */
+export type Draw = () => number
+
+/** A reading to be taken off a drawn tape, on one of its marks. */
+export function drawReading(draw: Draw, unit: Unit, division: Length): Length {
+  const [least, most] = unit === 'in' ? [inches(1), inches(14)] : [mm(25), mm(350)]
+  const marks = Math.floor((most - least) / division)
+  return scale(division, Math.ceil(least / division) + Math.floor(draw() * marks))
+}
+
+/** How a reading was taken. */
+export type ReadingGrade =
+  | { readonly kind: 'right' }
+  /** An eighth read for a sixteenth, or the other way round; a half centimetre counted as a mark. */
+  | { readonly kind: 'eighth'; readonly off: Length }
+  | { readonly kind: 'marks'; readonly off: Length; readonly marks: number }
+  | { readonly kind: 'far'; readonly off: Length }
+
+/** Right within half a mark. `off` is read less what was there: more than nothing is read too large. */
+export function gradeReading(there: Length, read: Length, unit: Unit, division: Length): ReadingGrade {
+  const off = subtract(read, there)
+  const size = absolute(off)
+  if (size * 2 <= division) return { kind: 'right' }
+  const eighth = unit === 'in' ? inches(1 / 8) : mm(5)
+  if (absolute(subtract(size, eighth)) * 2 <= division) return { kind: 'eighth', off }
+  const marks = Math.round(size / division)
+  return marks <= 4 ? { kind: 'marks', off, marks } : { kind: 'far', off }
+}
+
+/** What a misread height or wrap does to the ease: the cover is made for what was read. */
+export function whatItDoes(off: Length): 'slack' | 'tight' | 'nothing' {
+  return off > zero ? 'slack' : off < zero ? 'tight' : 'nothing'
+}
+
+/** Fewer readings than this tell nothing of a hand. */
+export const readingsToTell = 8
+
+/**
+ * The division of a tape that is as uncertain as these readings were off: their root mean square times √12, for a reading
+ * on a mark is uncertain by division/√12. Undefined while there are too few.
+ */
+export function divisionFromPractice(offs: readonly Length[]): Length | undefined {
+  if (offs.length < readingsToTell) return undefined
+  const square = offs.reduce((sum, off) => sum + toMm(off) ** 2, 0) / offs.length
+  return mm(Math.sqrt(square * 12))
+}
+
+/** Which side of a layer in a pile looks up. */
+export interface SideQuestion {
+  readonly joining: Joining
+  readonly layer: PiledLayer
+}
+
+/** A pile of the cover and one of its layers that has two sides; undefined where it has none. */
+export function askSide(
+  { joinings, pieces }: Pick<Plan, 'joinings' | 'pieces'>,
+  draw: Draw,
+): SideQuestion | undefined {
+  const all = joinings.flatMap(joining =>
+    joining.layers.filter(layer => hasSides(roleOfLayer(layer, pieces))).map(layer => ({ joining, layer })),
+  )
+  return all[Math.floor(draw() * all.length)]
+}
+
+/** Two steps of which one comes first, in the order in which they are asked about. */
+export interface OrderQuestion {
+  readonly steps: readonly [Step, Step]
+  readonly first: Step
+}
+
+/** Two steps of a making of which one must come before the other; undefined where there are none. */
+export function askOrder(steps: readonly Step[], draw: Draw): OrderQuestion | undefined {
+  const { isBefore } = ancestryOf(new Map(steps.map(({ id, needs }) => [id, needs])))
+  const asked = steps.filter(({ kind }) => kind !== 'cut' && kind !== 'finish')
+  const pairs = asked.flatMap(then =>
+    asked.filter(first => isBefore(first.id, then.id)).map(first => [first, then] as const),
+  )
+  const pair = pairs[Math.floor(draw() * pairs.length)]
+  if (!pair) return undefined
+  const [first, then] = pair
+  return { first, steps: draw() < 0.5 ? [first, then] : [then, first] }
+}

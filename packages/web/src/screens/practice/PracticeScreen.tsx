@@ -1,0 +1,31 @@
+import { useSearchParams } from 'react-router'
+import { useSettingsQuery } from '../../api/api'
+import { Toggle } from '../../parts/Toggle'
+import { usePageTitle } from '../../views/use-page-title'
+import { CoverQuestions } from './CoverQuestions'
+import { ReadTheTape } from './ReadTheTape'
+
+const kinds = { tape: 'Read a tape', sides: 'Which side is up', order: 'What comes first' } as const
+type Kind = keyof typeof kinds
+
+/** A corner for hands that are new: short questions, from the same reckoning that plans covers. */
+export function Screen() {
+  usePageTitle('Practice')
+  const [place, setPlace] = useSearchParams()
+  const { data: settings } = useSettingsQuery()
+  const asked = place.get('of')
+  const kind: Kind = asked === 'sides' || asked === 'order' ? asked : 'tape'
+  return (
+    <main className="mx-auto grid w-full max-w-xl content-start gap-6 px-4 py-8 sm:px-8">
+      <h1 className="text-3xl font-semibold tracking-tight">Practice</h1>
+      <Toggle
+        label="Practise"
+        value={kind}
+        choices={kinds}
+        onChange={of => setPlace({ of }, { replace: true })}
+      />
+      {settings && kind === 'tape' && <ReadTheTape settings={settings} />}
+      {settings && kind !== 'tape' && <CoverQuestions key={kind} kind={kind} settings={settings} />}
+    </main>
+  )
+}
