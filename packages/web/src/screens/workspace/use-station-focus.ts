@@ -11,7 +11,6 @@ export function useStationFocus(here: Station): RefObject<HTMLDivElement | null>
   useEffect(() => {
     if (before.current === here) return
     before.current = here
-    if (area.current?.contains(document.activeElement)) return
     area.current?.focus({ preventScroll: true })
     area.current?.scrollTo(0, 0)
   }, [here])

@@ -76,10 +76,15 @@ interface PieceRowProps {
 function PieceRow({ piece, unit, asked }: PieceRowProps) {
   const details = useRef<HTMLDetailsElement>(null)
   useEffect(() => {
-    if (asked === undefined || !details.current) return
-    details.current.open = true
-    details.current.scrollIntoView({ block: 'nearest' })
-    details.current.querySelector('select')?.focus()
+    if (asked === undefined) return
+    // after the station itself, which takes the focus where one comes to it
+    const frame = requestAnimationFrame(() => {
+      if (!details.current) return
+      details.current.open = true
+      details.current.scrollIntoView({ block: 'nearest' })
+      details.current.querySelector('select')?.focus()
+    })
+    return () => cancelAnimationFrame(frame)
   }, [asked])
   const dispatch = useAppDispatch()
   const isLit = useAppSelector(state => state.lit.piece === piece.id)
