@@ -4,6 +4,17 @@ import { fill, press, see } from './testing/hands.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
+/** “8 3/4 in” as a number. */
+function inInches(words: string): number {
+  return words
+    .replace(' in', '')
+    .split(' ')
+    .reduce((sum, part) => {
+      const [over = 0, under = 1] = part.split('/').map(Number)
+      return sum + over / under
+    }, 0)
+}
+
 describe('practice', function () {
   this.timeout(120_000)
   let site: Site
@@ -18,9 +29,8 @@ describe('practice', function () {
 
   it('says what a misread tape does to the fit, and offers to reckon with the eye that reads so', async () => {
     for (let turn = 0; turn < 8; turn++) {
-      const [whole = '0'] = (await there()).split(' ')
-      // an inch too much, each time
-      await fill(page, 'It reads', String(Number.parseFloat(whole) + 2))
+      // a sixteenth too much, each time
+      await fill(page, 'It reads', String(inInches(await there()) + 1 / 16))
       await page.keyboard.press('Enter')
       await see(page, 'slack: it slips')
       await page.keyboard.press('Enter')
@@ -29,6 +39,12 @@ describe('practice', function () {
     await see(page, '8 read')
     await press(page, 'Reckon with it')
     await see(page, 'Reckoned so')
+    // a sixteenth each time: 1/16 · √12 = 0.2165 in, to the nearest sixty-fourth
+    await page.goto(`${site.address()}/settings`)
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('input')].some(field => field.value.startsWith('7/32')),
+    )
+    await page.goto(`${site.address()}/practice`)
   })
 
   it('knows a right reading', async () => {

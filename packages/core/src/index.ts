@@ -20,6 +20,7 @@ export {
   type ThingRow,
 } from './api/rows.js'
 export {
+  coarsestTape,
   handsOf,
   initialSettings,
   readSettingsBody,
@@ -154,6 +155,7 @@ export {
   roundTo,
   roundUpTo,
   scale,
+  shortest,
   subtract,
   toInches,
   toMm,

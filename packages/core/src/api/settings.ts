@@ -91,6 +91,9 @@ function reachSetting(words: SettingWords, most: Length): SettingField<string | 
   })
 }
 
+/** No tape has marks further apart. */
+export const coarsestTape = mm(10)
+
 /** The settings of a workshop in the order of their form. A new one is a line here and a migration. */
 export const settingFields = {
   unit: unitSetting({
@@ -106,7 +109,7 @@ export const settingFields = {
       label: 'Tape division',
       help: 'The finest mark on your tape. The arrow keys step by it, and it says how sure a reading is.',
     },
-    { range: { min: mm(0.1), max: mm(10) }, usual: defaultTapeDivision, step: () => mm(0.5) },
+    { range: { min: mm(0.1), max: coarsestTape }, usual: defaultTapeDivision, step: () => mm(0.5) },
   ),
   seam: lengthSetting(
     { label: 'Seam allowance', help: 'Left empty, each way of making brings its own.' },

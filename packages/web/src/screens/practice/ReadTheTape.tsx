@@ -1,5 +1,6 @@
 import {
   absolute,
+  coarsestTape,
   defaultTapeDivision,
   divisionFromPractice,
   drawReading,
@@ -7,6 +8,7 @@ import {
   gradeReading,
   parseLength,
   readingsToTell,
+  shortest,
   subtract,
   whatItDoes,
   type Length as CoreLength,
@@ -122,8 +124,10 @@ interface YourEyeProps {
 function YourEye({ offs, division, settings }: YourEyeProps) {
   const draft = useDraft('settings', settingsId, standingOf('settings', settings))
   const { change } = useDraftChanges('settings', settingsId)
-  const found = divisionFromPractice(offs)
-  if (found === undefined) return null
+  const told = divisionFromPractice(offs)
+  if (told === undefined) return null
+  // no tape is coarser: who is further off counts from the wrong place, which no mark makes sure
+  const found = shortest(told, coarsestTape)
   if (found <= division) return <p data-eye>Your eye is as sure as your tape: nothing needs to change.</p>
   const { unit } = settings
   const words = formatLength(found, unit)
