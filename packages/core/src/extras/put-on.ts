@@ -10,7 +10,7 @@ type AnyWork = ExtraWork<unknown>
 export const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1)
 const spoken = (id: string): string => id.replaceAll('-', ' ')
 
-/** \u201c2 in from the left, 1 \u00bd in from the foot\u201d, or the notes that an extra has of its place. */
+/** “2 in from the left, 1 ½ in from the foot”, or the notes that an extra has of its place. */
 export function sayPlace({ placed, notes, say }: AnyWork): string {
   if (placed) return `${say(placed.x)} from its left edge and ${say(placed.y)} from its lower edge`
   const [note] = notes

@@ -149,12 +149,14 @@ function laying(bench: Bench, { id, piece, layer, patched }: Behind): Draft {
   const where =
     inset > 0 ? `in the middle, ${bench.say(inset)} inside every edge` : 'edges level: the seam catches it'
   const name = id.replaceAll('-', ' ')
+  const count = pieceOn(bench, id).count
+  const around = 2 * (toMm(piece.width.cut) + toMm(piece.height.cut))
   return {
     id: `lay-${piece.id}${piece.id === layer.role ? `-${id}` : ''}`,
     kind: 'baste',
     place: 'machine',
-    minutes: bastingMinutes(2 * (toMm(piece.width.cut) + toMm(piece.height.cut))) * pieceOn(bench, id).count,
-    stitchedMm: 2 * (toMm(piece.width.cut) + toMm(piece.height.cut)),
+    minutes: count * bastingMinutes(around),
+    stitchedMm: count * around,
     name: `Lay the ${layer.role} behind the ${name}`,
     does: `${saySize(bench, piece)} on the wrong side of the ${name}, ${where}; baste round it, or a few long stitches.`,
     why: 'It must not slip while the pile is turned.',

@@ -80,7 +80,7 @@ function washing(cloth: Material, index: number): Draft {
     minutes: rates.straightening,
     wait: waits.washAndDry,
     name: `Wash the ${nameOfCloth(cloth)}`,
-    does: `Wash and dry ${nameOfCloth(cloth)} as the cover will be washed: it shrinks by ${cloth.shrinkage * 100} %.`,
+    does: `Wash and dry ${nameOfCloth(cloth)} as the cover will be washed: it shrinks by ${cloth.shrinkage} %.`,
     why: 'What shrinks now does not shrink on the book.',
   }
 }

@@ -4,7 +4,7 @@ import type { Plan } from '../plan/plan.js'
 import { plannedSize } from './made-sizes.js'
 import type { Step } from './step.js'
 
-/** The number that matters at a step, for an arm\u2019s length away. */
+/** The number that matters at a step, for an arm’s length away. */
 export interface Headline {
   readonly label: string
   readonly lengths: readonly Length[]

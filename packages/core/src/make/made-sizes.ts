@@ -8,7 +8,7 @@ import { cutId } from './assembled.js'
 import { isDone, type Progress } from './progress.js'
 import type { MeasuredSide, Step, StepMeasure } from './step.js'
 
-/** Names what was measured: \u201cpiece/outer/width\u201d. */
+/** Names what was measured: “piece/outer/width”. */
 export function madeKey(measure: StepMeasure): string {
   return 'piece' in measure
     ? `piece/${measure.piece}/${measure.side}`
@@ -42,7 +42,7 @@ export type MadeDoubt =
   | { readonly kind: 'swapped' }
   | { readonly kind: 'far'; readonly by: Length }
 
-/** Hands err by no more than \u00bd in, or a twentieth of a long piece. */
+/** Hands err by no more than ½ in, or a twentieth of a long piece. */
 export function doubtMade(plan: Plan, measure: StepMeasure, made: Length, unit: Unit): MadeDoubt | undefined {
   const planned = plannedSize(plan, measure)
   if (planned === undefined) return undefined
@@ -84,15 +84,11 @@ export function followMade(file: CoverFile, plan: Plan, progress: Progress, unit
   const of = (side: 'width' | 'height') => madeLength(progress, { piece: 'outer', side }, unit)
   const [width, height] = [of('width'), of('height')]
   if (width === undefined && height === undefined) return file
-  const say = (length: Length) => sayExactly(length, file.unit ?? 'in')
+  const say = (length: Length) => formatLength(length, file.unit ?? 'in')
   return {
     ...file,
     sizing: { mode: 'cut', width: say(width ?? outer.width.cut), height: say(height ?? outer.height.cut) },
   }
-}
-
-function sayExactly(length: Length, unit: Unit): string {
-  return unit === 'in' ? formatLength(length, 'in') : formatLength(length, unit)
 }
 
 /** A piece that should now be cut otherwise than it was planned. */

@@ -56,6 +56,23 @@ describe('the minutes of a step', () => {
   })
 })
 
+describe('washing', () => {
+  const cloth = (changes: object) =>
+    making(coverFile({ layers: [{ role: 'outer', name: 'Moss linen', thickness: '0.45 mm', ...changes }] }))
+      .steps
+
+  it('is said with what the cloth shrinks by, and waited for', () => {
+    const wash = stepIn(cloth({ shrinkage: 5 }), 'wash-1')
+    expect(wash.does).to.include('it shrinks by 5 %')
+    expect(wash.wait).to.equal(180)
+  })
+
+  it('is none where the cloth is washed already, or does not shrink', () => {
+    for (const changes of [{ shrinkage: 5, washed: true }, {}])
+      expect(cloth(changes).filter(({ kind }) => kind === 'wash')).to.deep.equal([])
+  })
+})
+
 describe('set-up', () => {
   const at = (...places: ('iron' | 'machine' | 'table' | 'glue')[]) =>
     places.map(place => ({ place, minutes: 10, ...(place === 'glue' && { wait: 30 }) }))

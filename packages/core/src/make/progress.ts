@@ -23,18 +23,18 @@ export interface MadeSize {
   readonly typed: string
 }
 
-/** How far a cover has come at the table. Each entry says when it was made, so that two devices never lose either\u2019s. */
+/** How far a cover has come at the table. Each entry says when it was made, so that two devices never lose either’s. */
 export interface Progress {
   readonly steps: Readonly<Record<string, StepMark>>
   readonly waits: Readonly<Record<string, RunningWait>>
-  /** By what was measured: \u201cpiece/outer/width\u201d. */
+  /** By what was measured: “piece/outer/width”. */
   readonly made: Readonly<Record<string, MadeSize>>
   readonly schools: Readonly<Partial<Record<keyof Schools, { readonly at: string; readonly value: string }>>>
 }
 
 export const noProgress: Progress = { steps: {}, waits: {}, made: {}, schools: {} }
 
-/** Both devices\u2019 progress together: of each entry the later word; in any order the same, and twice as once. */
+/** Both devices’ progress together: of each entry the later word; in any order the same, and twice as once. */
 export function mergeProgress(one: Progress, other: Progress): Progress {
   return {
     steps: later(one.steps, other.steps),

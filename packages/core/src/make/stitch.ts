@@ -2,9 +2,9 @@ import { longest, mm, zero, type Length } from '../length/length.js'
 
 /** How to set the machine for the thickest seam of a cover. */
 export interface Stitch {
-  /** \u201c3 mm\u201d. */
+  /** “3 mm”. */
   readonly length: string
-  /** \u201c90/14\u201d. */
+  /** “90/14”. */
   readonly needle: string
   /** The plies under the foot, unpressed. */
   readonly bulk: Length
