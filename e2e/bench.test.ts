@@ -77,11 +77,11 @@ describe('at the table', function () {
 
   it('asks about a made size that no hand errs by, and takes one that was cut otherwise', async () => {
     await page.click('[aria-label="As it was made"] summary')
-    await fill(page, 'outer, height as made', '15 3/4')
+    await fill(page, 'Outer, height as made', '15 3/4')
     await page.keyboard.press('Tab')
     await see(page, 'Are width and height exchanged?')
     await press(page, 'I mistyped')
-    await fill(page, 'outer, height as made', '10 1/4')
+    await fill(page, 'Outer, height as made', '10 1/4')
     await page.keyboard.press('Tab')
     await see(page, 'lining: 15 3/4 × 10 1/4 in instead of 15 3/4 × 10 3/8 in', '[data-follows]')
     await see(page, 'Not cut yet: cut it so.', '[data-follows-piece="flap"]')
@@ -147,6 +147,31 @@ describe('at the table', function () {
     expect(await stepOf(page)).to.equal('check-sides')
   })
 
+  it('takes the size as it is sewn, says whether it still goes, and how far to let it out', async () => {
+    await page.goto(`${site.address()}${ledger}/bench?step=turn-out`)
+    // unfolded already: the outer was cut otherwise
+    await page.waitForSelector('[data-step="turn-out"]')
+    const asSewn = async (width: string, says: string) => {
+      await fill(page, 'Outer, width sewn and turned', width)
+      await page.keyboard.press('Tab')
+      await see(page, says, '[data-follows]')
+    }
+    // planned 15 3/4 less twice 1/4 and the turned edges, 15 7/32; the boards need all but 5 mm of it
+    await asSewn('14 1/2', 'In width each seam would have to be let out by')
+    await asSewn('15 7/32', 'As it was made: snug')
+    await page.$$eval('input:focus', fields => {
+      for (const field of fields) field.blur()
+    })
+  })
+
+  it('offers practice where the slip happened', async () => {
+    await page.goto(`${site.address()}${ledger}/bench?step=check-sides`)
+    await page.waitForSelector('[data-step="check-sides"]')
+    await page.keyboard.press('n')
+    await page.waitForSelector('[data-mend] [data-practise="sides"]')
+    await press(page, 'Ask again')
+  })
+
   it('is made to the end, and prints its steps with boxes', async () => {
     await begin(ledger)
     await makeRest(page)
@@ -185,6 +210,18 @@ describe('at the table', function () {
         await see(page, `${waits}: 11 h 5`, '[aria-label="Waits"]')
       }
     })
+
+  it('rings on every screen when a wait is over', async () => {
+    const cover = (await addressOf(page, 'Botany journal on elastic')).split('/').at(-1) ?? ''
+    const endsAt = new Date(Date.now() - 60_000).toISOString()
+    const kept = JSON.stringify([{ cover, step: 'laminate', name: 'Laminate the sheets', endsAt }])
+    await page.evaluate(waits => localStorage.setItem('snowdrift.waits', waits), kept)
+    await page.goto(`${site.address()}/stash`)
+    await see(page, 'Laminate the sheets: ready since 1 min', '[data-wait-over]')
+    await press(page, 'Not now')
+    await page.waitForFunction(() => document.querySelector('[data-wait-over]') === null)
+    await page.evaluate(() => localStorage.removeItem('snowdrift.waits'))
+  })
 
   it('opens a card where a technique may be wanted', async () => {
     await page.goto(site.address())

@@ -55,10 +55,11 @@ describe('practice', function () {
     await see(page, 'Right:')
   })
 
-  it('asks out of the maker’s own covers which side is up, and what comes first', async () => {
+  it('asks out of the maker’s own covers which side is up, what comes first, where it stays open', async () => {
     for (const [kind, words] of [
       ['sides', 'looks up'],
       ['order', 'comes first'],
+      ['opening', 'Where does the seam stay open?'],
     ] as const) {
       await page.goto(`${site.address()}/practice?of=${kind}`)
       await see(page, words)

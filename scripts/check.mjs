@@ -13,11 +13,14 @@ const lanes = [
 ]
 
 const totals = { passed: 0, failed: 0 }
+/** What failed, in full: said once more at the end, where a reader of a long log looks first. */
+const failures = []
 for (const name of first) await check(name)
 if (totals.failed === 0) {
   if (availableParallelism() > 1) await Promise.all(lanes.map(checkInTurn))
   else for (const { steps } of lanes) await checkInTurn({ steps, patience: 0 })
 }
+for (const words of failures) console.log(`\n${words}`)
 console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
 process.exitCode = totals.failed === 0 ? 0 : 1
 
@@ -34,6 +37,7 @@ async function check(name, patience = 0) {
   totals.passed += passed
   totals.failed += failed
   const how = failed === 0 ? 'good' : 'FAILED'
+  if (failed > 0) failures.push(`── ${name} FAILED\n${failureIn(output)}`)
   console.log(`\n── ${name}\n${output}`)
   console.log(`── ${name}: ${how} after ${Math.round((Date.now() - began) / 1000)} s`)
 }
@@ -44,6 +48,12 @@ function countOf(output, code) {
   const failed = Number(/^\s*(\d+) failing/m.exec(output)?.[1] ?? 0)
   if (passed + failed === 0) return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 }
   return { passed, failed: code !== 0 && failed === 0 ? 1 : failed }
+}
+
+/** The failures that mocha lists after its counts; of a step without tests its last lines. */
+function failureIn(output) {
+  const failing = /^\s*\d+ failing$/m.exec(output)
+  return failing ? output.slice(failing.index).trim() : output.trim().split('\n').slice(-40).join('\n')
 }
 
 /** Runs npm; the more patience, the less it stands in the way of what runs beside it. */

@@ -108,6 +108,7 @@ export { formatIssue, type Issue } from './file/issue.js'
 export { coverJsonSchema } from './file/json-schema.js'
 export { defaultInset } from './file/layer-schema.js'
 export { readLength, type LengthRange, type ReadLength, type TypedLength } from './length/length-input.js'
+export { readLengths } from './length/length-list.js'
 export { describeChoice } from './file/missing-words.js'
 export { readingAt, topOfPath } from './file/place.js'
 export { sayPlace } from './file/place-words.js'
@@ -276,15 +277,21 @@ export { usualHands, type Hands, type School, type Schools } from './make/hands.
 export { headlineAt, type Headline } from './make/headline.js'
 export { lastCallWords, type LastCall } from './make/last-calls.js'
 export {
-  doubtMade,
   followMade,
+  seamMoves,
+  whatFollows,
+  withMade,
+  type FollowingPiece,
+  type SeamMove,
+} from './make/follow-made.js'
+export {
+  correctableAt,
+  doubtMade,
   madeKey,
   madeLength,
-  measuredAt,
   plannedSize,
-  whatFollows,
-  type FollowingPiece,
   type MadeDoubt,
+  type Measured,
 } from './make/made-sizes.js'
 export {
   isDone,
@@ -313,6 +320,7 @@ export {
 } from './make/technique-cards.js'
 export { checkReach } from './make/reach.js'
 export {
+  askOpening,
   askOrder,
   askSide,
   divisionFromPractice,

@@ -3,6 +3,7 @@ import type { ReadResult } from '../file/check.js'
 import { gridSchema } from '../file/cover-schema.js'
 import { lengthInput, type LengthRange } from '../length/length-input.js'
 import { mm, type Length } from '../length/length.js'
+import { lengthList, readLengths } from '../length/length-list.js'
 import { parseLength } from '../length/parse.js'
 import { usualHands, type Hands, type Schools } from '../make/hands.js'
 import { customary, defaultTapeDivision, units, type Unit } from '../length/unit.js'
@@ -31,6 +32,8 @@ export type SettingControl =
       readonly step: (unit: Unit) => Length
     }
   | { readonly control: 'text'; readonly longest: number }
+  /** Several lengths one after the other, each within the range. */
+  | { readonly control: 'lengths'; readonly range: LengthRange }
   | { readonly control: 'choice'; readonly choices: Readonly<Record<string, string>> }
 
 interface SettingWords {
@@ -68,6 +71,11 @@ function textSetting(words: SettingWords, longest: number): SettingField<string>
   return { ...typedColumn('text', z.string(), typed), ...words, control: 'text', longest, initial: '' }
 }
 
+function lengthsSetting(words: SettingWords, range: LengthRange): SettingField<string | null> {
+  const typed = (unit: Unit) => text.superRefine(checkedBy(lengthList(unit, range).max(100).nullable()))
+  return { ...typedColumn('text', text, typed), ...words, control: 'lengths', range, initial: null }
+}
+
 function choiceSetting<const Choices extends Readonly<Record<string, string>>>(
   words: SettingWords,
   choices: Choices,
@@ -90,6 +98,9 @@ function reachSetting(words: SettingWords, most: Length): SettingField<string | 
     step: defaultTapeDivision,
   })
 }
+
+/** What hand punches make. */
+const punchable = { min: mm(0.5), max: mm(30) }
 
 /** No tape has marks further apart. */
 export const coarsestTape = mm(10)
@@ -146,6 +157,10 @@ export const settingFields = {
     { label: 'The punch reaches', help: 'From the edge of the work to the hole. Left empty, any way.' },
     mm(400),
   ),
+  punchSizes: lengthsSetting(
+    { label: 'The punch makes holes of', help: 'One after the other: 2, 3, 5. Left empty, any.' },
+    punchable,
+  ),
   cutsBoard: reachSetting(
     { label: 'The paper cutter cuts', help: 'The thickest board that it goes through. Left empty, any.' },
     mm(20),
@@ -167,7 +182,8 @@ export const readSettingsBody: (input: unknown) => ReadResult<SettingsBody> = bo
 
 /** What a workshop has at hand, and how its maker works; lengths that nobody set are left out. */
 export function handsOf(settings: SettingsBody, schools: Partial<Schools> = {}): Hands {
-  const { unit, hand, level, footLift, punchReach, cutsBoard } = settings
+  const { unit, hand, level, footLift, punchReach, punchSizes, cutsBoard } = settings
+  const holes = readLengths(punchSizes ?? '', unit, punchable)
   const reach = (key: keyof Hands, typed: string | null) => {
     const read = typed === null ? undefined : parseLength(typed, unit)
     return read?.ok ? { [key]: read.length } : {}
@@ -184,6 +200,7 @@ export function handsOf(settings: SettingsBody, schools: Partial<Schools> = {}):
     beginner: level === 'beginner',
     ...reach('footLift', footLift),
     ...reach('punchReach', punchReach),
+    ...(holes.ok && holes.lengths.length > 0 && { punchSizes: holes.lengths }),
     ...reach('cutsBoard', cutsBoard),
   }
 }
@@ -202,7 +219,7 @@ export function initialSettings(): SettingsBody {
 /** The settings in another unit: what is measured goes back to what is usual there. */
 export function settingsInUnit(settings: SettingsBody, unit: Unit): SettingsBody {
   const measured = Object.entries(settingFields).flatMap(([key, { control, initial }]) =>
-    control === 'length' || control === 'grid' ? [[key, initial] as const] : [],
+    control === 'length' || control === 'lengths' || control === 'grid' ? [[key, initial] as const] : [],
   )
   return { ...settings, ...Object.fromEntries(measured), unit }
 }

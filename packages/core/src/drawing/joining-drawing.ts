@@ -1,5 +1,6 @@
 import { roleOfLayer, type Joining, type PiledLayer } from '../families/joining.js'
-import { mm, type Length } from '../length/length.js'
+import { openingPlaces } from '../families/opening-place.js'
+import { add, mm, scale, subtract, type Length } from '../length/length.js'
 import type { Role } from '../material/role.js'
 import type { Piece } from '../piece/piece.js'
 import { line, text, type Drawing, type Fill, type Mark, type PathMark, type Point } from './drawing.js'
@@ -138,30 +139,31 @@ const inset = 0.06
 
 /** The seam line along the joined edges of the topmost layer, with the gap that is left open. */
 function drawStitches(
-  { edges, opening = false, how }: Joining,
+  { edges, opening, how }: Joining,
   y: number,
   flip: (x: number) => number,
 ): readonly Mark[] {
   if (how === 'glue') return []
   const [start, end] = [inset, 1 - inset]
   const point = (across: number, down: number) => corner(across, down, y, flip)
+  const ends = {
+    left: [point(start, start), point(start, end)],
+    right: [point(end, start), point(end, end)],
+    top: [point(start, start), point(end, start)],
+    bottom: [point(start, end), point(end, end)],
+  } as const
+  const open = opening && openingPlaces[opening].edge
   return edges.flatMap((edge): readonly Mark[] => {
-    switch (edge) {
-      case 'left':
-        return [line(point(start, start), point(start, end), 'stitch')]
-      case 'right':
-        return [line(point(end, start), point(end, end), 'stitch')]
-      case 'top':
-        return [line(point(start, start), point(end, start), 'stitch')]
-      case 'bottom':
-        if (!opening) return [line(point(start, end), point(end, end), 'stitch')]
-        return [
-          line(point(start, end), point(0.4, end), 'stitch'),
-          line(point(0.4, end), point(0.6, end), 'opening'),
-          line(point(0.6, end), point(end, end), 'stitch'),
-        ]
-    }
+    const [from, to] = ends[edge]
+    if (edge !== open) return [line(from, to, 'stitch')]
+    const [first, second] = [between(from, to, 0.4), between(from, to, 0.6)]
+    return [line(from, first, 'stitch'), line(first, second, 'opening'), line(second, to, 'stitch')]
   })
+}
+
+/** The point so far along from the one to the other. */
+function between([x, y]: Point, [toX, toY]: Point, share: number): Point {
+  return [add(x, scale(subtract(toX, x), share)), add(y, scale(subtract(toY, y), share))]
 }
 
 function at(x: number, y: number): readonly [Length, Length] {

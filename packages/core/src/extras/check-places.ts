@@ -1,4 +1,4 @@
-import type { Strip } from '../families/strip.js'
+import type { Strip, StripLine } from '../families/strip.js'
 import { findingWhen, type Finding, type FindingData } from '../finding/finding.js'
 import { add, longest, mm, shortest, subtract, zero, type Length } from '../length/length.js'
 import { customary, type Unit } from '../length/unit.js'
@@ -52,8 +52,18 @@ function checkOpening(
   { index, name, ...print }: NamedFootprint,
   unit: Unit,
 ): readonly Finding[] {
-  const opening = lines.find(({ kind }) => kind === 'opening')
-  if (!opening || !print.atEdge) return []
+  if (!print.atEdge) return []
+  const found = lines
+    .filter(({ kind }) => kind === 'opening')
+    .flatMap(opening => checkPartOfOpening(opening, { index, name, ...print }, unit))
+  return found.slice(0, 1)
+}
+
+function checkPartOfOpening(
+  opening: StripLine,
+  { index, name, ...print }: NamedFootprint,
+  unit: Unit,
+): readonly Finding[] {
   const clear = customary(1 / 2, unit)
   const over = ([0, 1] as const).map(axis => {
     const [start, end] = spanOf(print, axis)

@@ -82,6 +82,8 @@ export interface FamilyPlan {
   readonly fits: readonly Fit[]
   readonly findings: readonly Finding[]
   readonly seams: readonly SeamBulk[]
+  /** What seams and turned edges take from the outer as it is cut, or trimmed; absent where it is not sewn and turned. */
+  readonly allowances?: { readonly width: Length; readonly height: Length }
   readonly serves?: readonly Served[]
   /** How what the cover itself holds fits into it, where that is no ease of the cover. */
   readonly contents?: Fit

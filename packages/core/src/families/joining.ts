@@ -1,5 +1,6 @@
 import type { Role } from '../material/role.js'
 import type { Piece } from '../piece/piece.js'
+import type { OpeningPlace } from './opening-place.js'
 
 /** Which side of a piece looks up, as it lies on the table. */
 export type Face = 'right side up' | 'right side down'
@@ -22,8 +23,8 @@ export interface Joining {
   readonly layers: readonly PiledLayer[]
   readonly edges: readonly ('left' | 'right' | 'top' | 'bottom')[]
   readonly how: 'stitch' | 'glue'
-  /** The gap that is left open in the bottom edge, to turn the work through. */
-  readonly opening?: boolean
+  /** The gap that is left open to turn the work through. */
+  readonly opening?: OpeningPlace
   /** Where the maker looks from. */
   readonly seenFrom: string
 }

@@ -53,6 +53,14 @@ export function sewnEdges(seam: Length, turnedEdge: Length): readonly Reason[] {
   return [...twice('seam', seam), ...twice('turned edge', turnedEdge)]
 }
 
+/** What is gone of each side once it is sewn and turned. */
+export function takenFrom(cut: BothWays<Side>, finished: BothWays<Length>): BothWays<Length> {
+  return {
+    width: subtract(cut.width.cut, finished.width),
+    height: subtract(cut.height.cut, finished.height),
+  }
+}
+
 /** What a rule cuts by: what was measured, and its amount. */
 export function byRule(
   measured: BothWays<readonly Reason[]>,

@@ -62,6 +62,8 @@ export interface StripShape extends StripArea {
 export interface StripHole {
   readonly at: StripPoint
   readonly diameter: Length
+  /** Made with a punch; not where a button or a snap sits, or a needle goes through. */
+  readonly punched?: true
 }
 
 /** A corner that is rounded (along and across are its radius) or cut off. */

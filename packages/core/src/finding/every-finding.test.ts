@@ -48,7 +48,12 @@ const padded = (version: number) =>
 
 /** What is said of a chance, of a layout or of the tools at hand alone; its test is beside those. */
 type SaidElsewhere =
-  keyof ChanceFindings | 'card-turned' | 'punch-too-short' | 'board-too-thick' | 'too-thick-for-foot'
+  | keyof ChanceFindings
+  | 'card-turned'
+  | 'punch-too-short'
+  | 'no-such-punch'
+  | 'board-too-thick'
+  | 'too-thick-for-foot'
 
 /** For every finding a cover that trips it, and one as near as can be that does not. The compiler misses none. */
 const cases: { readonly [Code in Exclude<FindingCode, SaidElsewhere>]: readonly [CoverFile, CoverFile] } = {

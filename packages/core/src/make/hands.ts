@@ -24,6 +24,8 @@ export interface Hands extends Schools {
   readonly footLift?: Length
   /** How far in from an edge a punch reaches. */
   readonly punchReach?: Length
+  /** What holes it makes, across. */
+  readonly punchSizes?: readonly Length[]
   /** The thickest board that the paper cutter cuts. */
   readonly cutsBoard?: Length
 }

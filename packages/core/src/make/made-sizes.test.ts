@@ -5,62 +5,39 @@ import { inches, mm, toMm } from '../length/length.js'
 import { plan } from '../plan/plan.js'
 import { usualHands } from './hands.js'
 import { headlineAt } from './headline.js'
-import { doubtMade, followMade, madeKey, measuredAt, plannedSize, whatFollows } from './made-sizes.js'
+import { correctableAt, doubtMade, madeKey, plannedSize } from './made-sizes.js'
 import { planSteps } from './plan-steps.js'
-import { markStep, noProgress, type Progress } from './progress.js'
 
-const at = '2026-11-01T19:00:00.000Z'
 const file = coverFile()
 const planned = planFrom(file)
 const width = { piece: 'outer', side: 'width' } as const
 const height = { piece: 'outer', side: 'height' } as const
-const made = (sizes: Readonly<Record<string, string>>, ...done: readonly string[]): Progress =>
-  done.reduce<Progress>((now, id) => markStep(now, { id }, { at, state: 'done' }), {
-    ...noProgress,
-    made: Object.fromEntries(Object.entries(sizes).map(([key, typed]) => [key, { at, typed }])),
-  })
 
 describe('a size that is taken off the work', () => {
-  it('is asked for where it is read: what is measured first, and what is cut', () => {
-    const cover = coverFrom(familyFile('sleeve', { options: { edge: 'bound' } }))
-    const { steps } = planSteps(cover, plan(cover), { say: sayPlainly('mm'), hands: usualHands })
+  it('can be entered wherever its piece is in hand, and as sewn once it is turned', () => {
+    const cover = coverFrom(file)
+    const { steps } = planSteps(cover, planned, { say: sayPlainly('in'), hands: usualHands })
     const keys = (id: string) => {
       const step = steps.find(known => known.id === id)
-      return step ? measuredAt(step, plan(cover)).map(madeKey) : []
+      return step ? correctableAt(step, planned, steps).map(madeKey) : []
     }
-    expect(keys('measure-binding')).to.deep.equal(['piece/binding/width'])
-    expect(keys('cut-outer')).to.deep.equal(['piece/outer/width', 'piece/outer/height'])
-    expect(keys('check-sides')).to.deep.equal([])
+    const outer = ['piece/outer/width', 'piece/outer/height']
+    const lining = ['piece/lining/width', 'piece/lining/height']
+    expect(keys('cut-outer')).to.deep.equal(outer)
+    expect(keys('sew-round'))
+      .to.include.members([...outer, ...lining])
+      .and.not.include('sewn/outer/width')
+    expect(keys('turn-out')).to.deep.equal(['sewn/outer/width', 'sewn/outer/height', ...outer, ...lining])
+    // 400.05 mm as cut less 2 · 6.35 of seam and 2 · 0.5 at the turned edges
+    expect(toMm(plannedSize(planned, { sewn: 'outer', side: 'width' }) ?? mm(0))).to.be.closeTo(386.35, 0.01)
   })
 
-  it('changes what is not cut yet, and says of what is cut whether it can be trimmed', () => {
-    // outer cut 1/8 too low: 10 1/4 instead of 10 3/8; lining and flaps are cut as high as the outer
-    const progress = made({ 'piece/outer/height': '10 1/4' }, 'cut-lining')
-    const follows = planFrom(followMade(file, planned, progress, 'in'))
-    expect(follows.pieces.find(({ id }) => id === 'outer')?.height.cut).to.equal(inches(10.25))
-    const changes = whatFollows(planned, follows, progress)
-    const stateOf = (piece: string) => changes.find(change => change.piece === piece)?.state
-    expect(stateOf('lining')).to.equal('trim')
-    expect(stateOf('flap')).to.equal('follows')
-    expect(changes.find(({ piece }) => piece === 'flap')?.now.height).to.equal(inches(10.25))
-    // the finished height is an eighth less, and so is its ease: 1/4 in as planned
-    const [before, after] = [planned, follows].map(
-      ({ fits }) => fits.find(({ direction }) => direction === 'height')?.ease ?? mm(0),
-    )
-    expect(toMm(before ?? mm(0)) - toMm(after ?? mm(0))).to.be.closeTo(3.175, 1e-9)
-  })
-
-  it('says what is too small where it grew', () => {
-    const progress = made({ 'piece/outer/width': '16' }, 'cut-lining')
-    const follows = planFrom(followMade(file, planned, progress, 'in'))
-    expect(whatFollows(planned, follows, progress).find(({ piece }) => piece === 'lining')?.state).to.equal(
-      'too-small',
-    )
-  })
-
-  it('leaves the plan alone where nothing was entered, or it was taken back', () => {
-    expect(followMade(file, planned, noProgress, 'in')).to.equal(file)
-    expect(followMade(file, planned, made({ 'piece/outer/width': '' }), 'in')).to.equal(file)
+  it('is not asked twice at the step that measures it', () => {
+    const cover = coverFrom(familyFile('sleeve', { options: { edge: 'bound' } }))
+    const { steps } = planSteps(cover, plan(cover), { say: sayPlainly('mm'), hands: usualHands })
+    const step = steps.find(({ id }) => id === 'measure-binding')
+    expect(step?.measures.map(madeKey)).to.deep.equal(['piece/binding/width'])
+    expect(step && correctableAt(step, plan(cover), steps).map(madeKey)).not.to.include('piece/binding/width')
   })
 
   it('is asked about where it is further off than a hand errs', () => {

@@ -1,39 +1,61 @@
-import type { CoverFile } from '../file/cover-schema.js'
 import { parseLength } from '../length/parse.js'
-import { formatLength } from '../length/format.js'
 import { absolute, longest, scale, subtract, type Length } from '../length/length.js'
 import { customary, type Unit } from '../length/unit.js'
 import type { Plan } from '../plan/plan.js'
-import { cutId } from './assembled.js'
-import { isDone, type Progress } from './progress.js'
+import type { Progress } from './progress.js'
 import type { MeasuredSide, Step, StepMeasure } from './step.js'
 
+/** The whole outer once it is sewn and turned, lying flat. */
+export interface SewnMeasure {
+  readonly sewn: 'outer'
+  readonly side: 'width' | 'height'
+}
+
+/** Whatever of the work can be laid a tape on. */
+export type Measured = StepMeasure | SewnMeasure
+
 /** Names what was measured: “piece/outer/width”. */
-export function madeKey(measure: StepMeasure): string {
+export function madeKey(measure: Measured): string {
+  if ('sewn' in measure) return `sewn/${measure.sewn}/${measure.side}`
   return 'piece' in measure
     ? `piece/${measure.piece}/${measure.side}`
     : `notion/${measure.notion}/${measure.side}`
 }
 
-/** What can be entered at a step: what it measures, and the size of a piece that it cuts, or trims where it was cut larger. */
-export function measuredAt({ kind, pieces, measures }: Step, plan: Plan): readonly StepMeasure[] {
-  const [first] = pieces
-  const piece = plan.pieces.find(({ id }) => id === first)
-  const sizes = piece && kind === (piece.trimTo ? 'trim' : 'cut')
-  const cut = sizes ? (['width', 'height'] as const).map(side => ({ piece: piece.id, side })) : []
-  return [...measures, ...cut]
+const sides = ['width', 'height'] as const
+
+/**
+ * What may have come out otherwise than planned, beside what a step measures in any case: the pieces in hand as they were
+ * cut or trimmed, and the outer as it is sewn, from the moment it is turned or tried in.
+ */
+export function correctableAt(step: Step, plan: Plan, steps: readonly Step[]): readonly Measured[] {
+  const known = plan.pieces.filter(({ id }) => step.pieces.includes(id))
+  const pieces = known.flatMap(({ id }) => sides.map(side => ({ piece: id, side })))
+  const measured = new Set(step.measures.map(madeKey))
+  const sewn =
+    plan.allowances && isSewnBy(step, steps) ? sides.map(side => ({ sewn: 'outer', side }) as const) : []
+  return [...sewn, ...pieces].filter(measure => !measured.has(madeKey(measure)))
+}
+
+/** Whether the outer is sewn at a step: it has been turned by then, or tried in where nothing is turned. */
+function isSewnBy(step: Step, steps: readonly Step[]): boolean {
+  const at = (kind: Step['kind']) =>
+    steps.findIndex(other => other.kind === kind && other.pieces.includes('outer'))
+  const turned = at('turn')
+  const from = turned === -1 ? at('try-in') : turned
+  return from !== -1 && steps.findIndex(({ id }) => id === step.id) >= from
 }
 
 /** What the plan says of it; undefined for what it does not reckon, such as where a button goes. */
-export function plannedSize(plan: Plan, measure: StepMeasure): Length | undefined {
+export function plannedSize(plan: Plan, measure: Measured): Length | undefined {
   if ('notion' in measure) return plan.notions.find(({ id }) => id === measure.notion)?.length?.cut
-  const piece = plan.pieces.find(({ id }) => id === measure.piece)
   if (measure.side === 'flap') return plan.strip.panels.find(({ kind }) => kind === 'flap')?.width
+  const side = measure.side === 'height' ? 'height' : 'width'
+  const piece = plan.pieces.find(({ id }) => id === ('sewn' in measure ? measure.sewn : measure.piece))
   if (!piece) return undefined
-  const trimmed = piece.trimTo
-  return measure.side === 'height'
-    ? (trimmed?.height ?? piece.height.cut)
-    : (trimmed?.width ?? piece.width.cut)
+  const cut = piece.trimTo?.[side] ?? piece[side].cut
+  if (!('sewn' in measure)) return cut
+  return plan.allowances && subtract(cut, plan.allowances[side])
 }
 
 /** Why a made size is doubted: more than a hand errs. */
@@ -43,7 +65,7 @@ export type MadeDoubt =
   | { readonly kind: 'far'; readonly by: Length }
 
 /** Hands err by no more than ½ in, or a twentieth of a long piece. */
-export function doubtMade(plan: Plan, measure: StepMeasure, made: Length, unit: Unit): MadeDoubt | undefined {
+export function doubtMade(plan: Plan, measure: Measured, made: Length, unit: Unit): MadeDoubt | undefined {
   const planned = plannedSize(plan, measure)
   if (planned === undefined) return undefined
   const near = (one: Length, other: Length) =>
@@ -59,62 +81,21 @@ export function doubtMade(plan: Plan, measure: StepMeasure, made: Length, unit: 
   return { kind: 'far', by: absolute(subtract(made, planned)) }
 }
 
-function otherSide(measure: StepMeasure): StepMeasure | undefined {
+function otherSide(measure: Measured): Measured | undefined {
   if ('notion' in measure) return undefined
-  const sides: Partial<Record<MeasuredSide, MeasuredSide>> = { width: 'height', height: 'width' }
-  const side = sides[measure.side]
-  return side && { piece: measure.piece, side }
+  const others: Partial<Record<MeasuredSide, 'width' | 'height'>> = { width: 'height', height: 'width' }
+  const side = others[measure.side]
+  return side && { ...measure, side }
 }
 
 /** A made size as it was read; undefined where none was entered, or it cannot be read. */
-export function madeLength({ made }: Progress, measure: StepMeasure, unit: Unit): Length | undefined {
+export function madeLength(
+  { made }: Pick<Progress, 'made'>,
+  measure: Measured,
+  unit: Unit,
+): Length | undefined {
   const typed = made[madeKey(measure)]?.typed
   if (!typed) return undefined
   const read = parseLength(typed, unit)
   return read.ok ? read.length : undefined
-}
-
-/**
- * The cover with the outer as it was really cut: what is not cut yet follows from it, as from a panel that is cut already.
- * The same file where the outer is as planned, or nobody said.
- */
-export function followMade(file: CoverFile, plan: Plan, progress: Progress, unit: Unit): CoverFile {
-  const outer = plan.pieces.find(({ id }) => id === 'outer')
-  if (!outer || outer.trimTo) return file
-  const of = (side: 'width' | 'height') => madeLength(progress, { piece: 'outer', side }, unit)
-  const [width, height] = [of('width'), of('height')]
-  if (width === undefined && height === undefined) return file
-  const say = (length: Length) => formatLength(length, file.unit ?? 'in')
-  return {
-    ...file,
-    sizing: { mode: 'cut', width: say(width ?? outer.width.cut), height: say(height ?? outer.height.cut) },
-  }
-}
-
-/** A piece that should now be cut otherwise than it was planned. */
-export interface FollowingPiece {
-  readonly piece: string
-  readonly before: { readonly width: Length; readonly height: Length }
-  readonly now: { readonly width: Length; readonly height: Length }
-  /** Not cut yet: it follows. Cut and larger: it can be trimmed. Cut and smaller: it is cut anew, or the difference is lived with. */
-  readonly state: 'follows' | 'trim' | 'too-small'
-}
-
-/** What a made size changes in the other pieces. */
-export function whatFollows(planned: Plan, made: Plan, progress: Progress): readonly FollowingPiece[] {
-  return planned.pieces.flatMap(piece => {
-    if (piece.id === 'outer') return []
-    const now = made.pieces.find(({ id }) => id === piece.id)
-    if (!now || (now.width.cut === piece.width.cut && now.height.cut === piece.height.cut)) return []
-    const isCut = isDone(progress, cutId(piece.id))
-    const smaller = now.width.cut > piece.width.cut || now.height.cut > piece.height.cut
-    return [
-      {
-        piece: piece.id,
-        before: { width: piece.width.cut, height: piece.height.cut },
-        now: { width: now.width.cut, height: now.height.cut },
-        state: isCut ? (smaller ? 'too-small' : 'trim') : 'follows',
-      } as const,
-    ]
-  })
 }

@@ -1,12 +1,20 @@
 import { expect } from 'chai'
 import fc from 'fast-check'
-import { coverFile, coverFrom } from '../file/testing/cover-files.js'
+import { coverFile, coverFrom, familyFile, planFrom } from '../file/testing/cover-files.js'
 import { sayPlainly } from '../finding/say.js'
 import { inches, mm, toMm } from '../length/length.js'
 import { plan } from '../plan/plan.js'
 import { usualHands } from './hands.js'
 import { planSteps } from './plan-steps.js'
-import { askOrder, askSide, divisionFromPractice, drawReading, gradeReading, whatItDoes } from './practice.js'
+import {
+  askOpening,
+  askOrder,
+  askSide,
+  divisionFromPractice,
+  drawReading,
+  gradeReading,
+  whatItDoes,
+} from './practice.js'
 
 const sixteenth = inches(1 / 16)
 const share = fc.double({ min: 0, max: 0.999, noNaN: true })
@@ -62,6 +70,25 @@ describe('questions from a cover of one’s own', () => {
       }),
     )
     expect(askSide({ joinings: [], pieces: [] }, () => 0)).to.equal(undefined)
+  })
+
+  it('ask where the gap for turning stays, among places where it would fail', () => {
+    fc.assert(
+      fc.property(share, draw => {
+        const asked = askOpening(planned, () => draw)
+        expect(asked?.places).to.include(asked?.right)
+        expect(new Set(asked?.places.map(({ where }) => where)).size).to.equal(4)
+      }),
+    )
+    // with its flaps in the seam: a corner, what is caught, a flap’s end; and last of all the right one
+    expect(askOpening(planned, () => 0.99)?.places.at(-1)?.where).to.equal(
+      'in the lower edge, between the flaps',
+    )
+    const of = (family: string) => askOpening(planFrom(familyFile(family)), () => 0)?.right.where
+    expect(of('zip-pouch')).to.equal('in the lining’s bottom')
+    expect(of('adjustable-wrap')).to.equal('in the straight end')
+    // glued: nothing is turned
+    expect(of('glued-wrap')).to.equal(undefined)
   })
 
   it('ask which of two steps comes first, and know it', () => {

@@ -1,4 +1,5 @@
 import { hasSides } from '../drawing/joining-drawing.js'
+import { openingPlaces, type OpeningPlace } from '../families/opening-place.js'
 import { roleOfLayer, type Joining, type PiledLayer } from '../families/joining.js'
 import { absolute, inches, mm, scale, subtract, toMm, zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
@@ -87,4 +88,63 @@ export function askOrder(steps: readonly Step[], draw: Draw): OrderQuestion | un
   if (!pair) return undefined
   const [first, then] = pair
   return { first, steps: draw() < 0.5 ? [first, then] : [then, first] }
+}
+
+/** Where the gap for turning is left: one place of several, the others with what would go wrong there. */
+export interface OpeningQuestion {
+  readonly places: readonly OpeningAnswer[]
+  readonly right: OpeningAnswer
+}
+
+export interface OpeningAnswer {
+  readonly where: string
+  readonly why: string
+}
+
+/** Where no opening ever goes, and what goes wrong there. */
+const nowhere = {
+  corner: {
+    where: 'in a corner',
+    why: 'A corner that is left open can be turned in neither way, and pulling the work through strains it.',
+  },
+  caught: {
+    where: 'where a tie, a tab or a loop is caught',
+    why: 'No stitch would hold what hangs there, and closing by the edge-stitch alone is not enough.',
+  },
+  flap: {
+    where: 'where a flap’s end lies in the seam',
+    why: 'The boards pull there each time the book is opened: that seam must run through.',
+  },
+  cutEnd: {
+    where: 'in the end whose corners are cut off',
+    why: 'Its slanted edges stretch, and its corners are what is looked at.',
+  },
+  outside: {
+    where: 'in the outer’s bottom',
+    why: 'It would be closed from outside, where it shows, and carry the thing.',
+  },
+} as const
+
+/** Where this cover is turned through; undefined where nothing is. */
+export function askOpening(
+  { joinings, strip, pieces }: Pick<Plan, 'joinings' | 'strip' | 'pieces'>,
+  draw: Draw,
+): OpeningQuestion | undefined {
+  const place = joinings.find(({ opening }) => opening !== undefined)?.opening
+  if (!place) return undefined
+  const { where, why } = openingPlaces[place]
+  const right = { where, why }
+  const wrong = [
+    nowhere.corner,
+    nowhere.caught,
+    ...(strip.panels.some(({ kind }) => kind === 'flap') ? [nowhere.flap] : []),
+    ...(place === 'straight-end' ? [nowhere.cutEnd] : []),
+    ...(isLinedPouch(place, pieces) ? [nowhere.outside] : []),
+  ]
+  const at = Math.floor(draw() * (wrong.length + 1))
+  return { right, places: [...wrong.slice(0, at), right, ...wrong.slice(at)] }
+}
+
+function isLinedPouch(place: OpeningPlace, pieces: Plan['pieces']): boolean {
+  return (place === 'lining-bottom' || place === 'mouth') && pieces.some(({ id }) => id === 'lining')
 }

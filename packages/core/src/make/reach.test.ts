@@ -22,6 +22,19 @@ describe('how far tools reach', () => {
     expect(codes('slip-cover', { punchReach: mm(1) })).to.deep.equal([])
   })
 
+  it('is held against the size of the holes that are punched, and of no others', () => {
+    // a cord of 1 mm goes through holes of 1/8 in, 3 mm in a metric workshop; half a millimetre more does
+    expect(codes('board-cover', { punchSizes: [mm(2), mm(3.5)] })).to.deep.equal([])
+    expect(codes('board-cover', { punchSizes: [mm(2), mm(3.6)] })).to.deep.equal(['no-such-punch'])
+    const nearestOf = (sizes: readonly number[]) =>
+      found('board-cover', { punchSizes: sizes.map(mm) })[0]?.data
+    expect(nearestOf([2, 4, 8])).to.deep.include({ nearest: mm(4) })
+    expect(nearestOf([1, 2])).to.deep.include({ nearest: mm(2) })
+    const buttoned = planFrom(familyFile('sleeve', { extras: [{ type: 'loop-button' }] }))
+    expect(buttoned.strip.holes).to.have.length(1)
+    expect(checkReach(buttoned, { ...usualHands, punchReach: mm(1), punchSizes: [mm(2)] })).to.deep.equal([])
+  })
+
   it('is held against one sheet of board, not against the laminate', () => {
     // two sheets of 1 mm
     expect(codes('board-cover', { cutsBoard: mm(1) })).to.deep.equal([])

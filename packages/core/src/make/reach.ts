@@ -1,6 +1,6 @@
 import { totalWidth } from '../families/strip.js'
 import { findingWhen, type Finding } from '../finding/finding.js'
-import { longest, scale, shortest, subtract, zero, type Length } from '../length/length.js'
+import { absolute, longest, mm, scale, shortest, subtract, zero, type Length } from '../length/length.js'
 import type { Plan } from '../plan/plan.js'
 import type { Hands } from './hands.js'
 
@@ -12,14 +12,41 @@ export function checkReach(plan: Plan, hands: Hands): readonly Finding[] {
   return [...checkPunch(plan, hands), ...checkCutter(plan, hands), ...checkFoot(plan, hands)]
 }
 
-function checkPunch({ strip }: Plan, { punchReach }: Hands): readonly Finding[] {
-  if (punchReach === undefined || strip.holes.length === 0) return []
+function checkPunch({ strip }: Plan, { punchReach, punchSizes }: Hands): readonly Finding[] {
+  const holes = strip.holes.filter(({ punched }) => punched)
   const total = totalWidth(strip.panels)
   const farthest = longest(
     zero,
-    ...strip.holes.map(({ at: [x, y] }) => shortest(x, subtract(total, x), y, subtract(strip.height, y))),
+    ...holes.map(({ at: [x, y] }) => shortest(x, subtract(total, x), y, subtract(strip.height, y))),
   )
-  return findingWhen(farthest > punchReach, 'punch-too-short', 'tools', { hole: farthest, reach: punchReach })
+  const missing = holes.find(
+    ({ diameter }) => !(punchSizes ?? [diameter]).some(size => isNear(size, diameter)),
+  )
+  return [
+    ...(punchReach === undefined
+      ? []
+      : findingWhen(farthest > punchReach, 'punch-too-short', 'tools', {
+          hole: farthest,
+          reach: punchReach,
+        })),
+    ...(missing && punchSizes
+      ? findingWhen(true, 'no-such-punch', 'tools', {
+          hole: missing.diameter,
+          ...nearest(punchSizes, missing.diameter),
+        })
+      : []),
+  ]
+}
+
+/** Card and cloth give by so much round a hole. */
+function isNear(size: Length, wanted: Length): boolean {
+  return absolute(subtract(size, wanted)) <= mm(0.5)
+}
+
+/** The next larger one, through which the cord goes at least; else the largest there is. */
+function nearest(sizes: readonly Length[], wanted: Length): { readonly nearest: Length } {
+  const larger = sizes.filter(size => size >= wanted)
+  return { nearest: larger.length > 0 ? shortest(...(larger as [Length])) : longest(...(sizes as [Length])) }
 }
 
 function checkCutter({ section, pieces }: Plan, { cutsBoard }: Hands): readonly Finding[] {

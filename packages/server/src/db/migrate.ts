@@ -1,6 +1,7 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
 import { Umzug } from 'umzug'
 import type { Migration } from './migrations/migration.js'
+import * as punches from './migrations/008-punch-sizes.js'
 import * as makings from './migrations/007-makings.js'
 import * as words from './migrations/006-covers-in-words-of-now.js'
 import * as rules from './migrations/005-rules.js'
@@ -17,6 +18,7 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['005-rules', rules],
   ['006-covers-in-words-of-now', words],
   ['007-makings', makings],
+  ['008-punch-sizes', punches],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, Outlet, useNavigate } from 'react-router'
 import { Keyboard, Layers2, Settings } from 'lucide-react'
 import { buttonLooks, buttonShape } from '../parts/Button'
@@ -8,6 +8,8 @@ import { OnceSettled } from './OnceSettled'
 import { ShortcutsDialog } from './ShortcutsDialog'
 import { UndoDelete } from './UndoDelete'
 import { isTyping } from './shortcuts'
+
+const WaitsElsewhere = lazy(() => import('./WaitsElsewhere'))
 
 /** What surrounds every screen: the name, the way to the shelf and settings, the list of shortcuts. */
 export function Shell() {
@@ -55,6 +57,9 @@ export function Shell() {
         </OnceSettled>
       </div>
       <UndoDelete />
+      <Suspense>
+        <WaitsElsewhere />
+      </Suspense>
       <ShortcutsDialog open={helpOpen} onClose={() => setHelpOpen(false)} />
     </div>
   )

@@ -7,6 +7,7 @@ import {
   type Simulation,
   type Source,
 } from '@snowdrift/core'
+import { capital } from './capital'
 
 /** A share as makers count: 93 of 100. Never “100” or “0” where it is not all or none. */
 export function countOfHundred(share: number): string {
@@ -88,8 +89,4 @@ export function sayRemedy(kind: RemedyKind, say: SayLength): string {
 
 function nameOf(reading: keyof typeof readingWords): string {
   return readingWords[reading].name.toLowerCase()
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1)
 }

@@ -40,7 +40,11 @@ export const holeTie = defineExtra<HoleTieOptions>({
     const tail = options.tail ?? customary(8, unit)
     const inset = customary(1 / 2, unit)
     const diameter = mm(5)
-    const holes = closureEnds(job, options).map(end => ({ at: offEnd(end, negate(inset)), diameter }))
+    const holes = closureEnds(job, options).map(end => ({
+      at: offEnd(end, negate(inset)),
+      diameter,
+      punched: true as const,
+    }))
     return extraPlan({
       notions: [
         {

@@ -10,6 +10,7 @@ import { defineFamily, type Job } from '../contract.js'
 import { piled, type Joining } from '../joining.js'
 import { plyOf } from '../section.js'
 import { caughtIn, seamBulk } from '../seam.js'
+import { takenFrom } from '../sized.js'
 import { serveBooks, type ServedBook } from './books.js'
 import { options, resolveOptions, type AdjustableWrapOptions, type ResolvedOptions } from './options.js'
 import { cutPieces } from './pieces.js'
@@ -60,6 +61,7 @@ export const adjustableWrap = defineFamily<AdjustableWrapOptions>({
         ...checkServed(job, resolved, body, served),
         ...job.objects.flatMap(checkWidthKnown),
       ],
+      allowances: takenFrom(body, { width: body.finishedWidth, height: body.fitHeight.finished }),
       seams: [seamBulk('seam at the strap', caughtIn(stack, seam), strapPlies(job))],
       clearances: keepRooms(job, body, resolved),
       serves: served.map(({ book, free, reason }) => ({ book, free, ...(reason && { reason }) })),
@@ -113,7 +115,7 @@ function joinings({ stack }: Job<AdjustableWrapOptions>): readonly Joining[] {
       ],
       edges: ['left', 'right', 'top', 'bottom'],
       how: 'stitch',
-      opening: true,
+      opening: 'straight-end',
       seenFrom: 'the wrong side of the outer',
     },
     {

@@ -15,6 +15,7 @@ import {
 } from '../../make/techniques.js'
 import type { Work } from '../contract.js'
 import { openingOf } from '../opening.js'
+import { openingPlaces } from '../opening-place.js'
 import { resolveOptions, type AdjustableWrapOptions } from './options.js'
 
 /** A strap across the lining, sewn round and turned; one end fixed on the books. Source: docs/craft.md, Making. */
@@ -26,7 +27,7 @@ export function steps(work: Work<AdjustableWrapOptions>): readonly Draft[] {
   const inside = walls.includes('lining') ? 'lining' : 'outer'
   const strap = pieceOn(work, 'strap')
   const length = sizeMm(work, 'strap').wide
-  const opening = { length: openingOf(made) ?? fixedFlap, where: 'in the straight end' }
+  const opening = { length: openingOf(made) ?? fixedFlap, where: openingPlaces['straight-end'].where }
   const books = job.objects.length === 1 ? 'book' : 'thickest and thinnest book'
   return [
     {

@@ -100,7 +100,7 @@ function holesAt(
   rows: readonly Length[],
   diameter: Length,
 ): readonly StripHole[] {
-  return columns.flatMap(x => rows.map(y => ({ at: [x, y] as const, diameter })))
+  return columns.flatMap(x => rows.map(y => ({ at: [x, y] as const, diameter, punched: true as const })))
 }
 
 /** A run inside at each column, and a hop outside at both ends from each to the next. */

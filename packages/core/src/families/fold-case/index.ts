@@ -9,6 +9,7 @@ import { deviceEase, deviceOf, deviceReadings, checkThicknessKnown, pouchSection
 import { clothOf } from '../../material/cut-from.js'
 import { piled, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
+import { takenFrom } from '../sized.js'
 import { allRound, level, openingAtSide, plainStrip, type Strip, type StripShape } from '../strip.js'
 import { options, resolveOptions, type FoldCaseOptions } from './options.js'
 import { cutPieces, notionsFor } from './pieces.js'
@@ -52,6 +53,10 @@ export const foldCase = defineFamily<FoldCaseOptions>({
           join: scale(seam, 2),
         }),
       ],
+      allowances: takenFrom(
+        { width: body.width, height: body.length },
+        { width: body.fitWidth.finished, height: body.fitLength.finished },
+      ),
       seams: [seamBulk('side seam at the pocket', caughtIn(stack, seam), pocketPlies(job))],
       strip: layStrip(job, body, pieces),
       section: {
@@ -146,7 +151,7 @@ function joinings(pieces: readonly Piece[]): readonly Joining[] {
       ],
       edges: ['left', 'right', 'top', 'bottom'],
       how: 'stitch',
-      opening: true,
+      opening: 'beside-pocket',
       seenFrom: 'the wrong side of the lining',
     },
   ]

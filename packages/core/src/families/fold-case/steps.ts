@@ -1,5 +1,6 @@
 import { customary } from '../../length/unit.js'
 import { openingOf } from '../opening.js'
+import { openingPlaces } from '../opening-place.js'
 import { has, pieceOn, saySize, sizeMm, those } from '../../make/bench.js'
 import type { Draft } from '../../make/draft.js'
 import { bastingMinutes, besideZipMinutes, pressingMinutes, sewingMinutes } from '../../make/minutes.js'
@@ -22,7 +23,10 @@ export function steps(work: Work<FoldCaseOptions>): readonly Draft[] {
   const { say, unit, made } = work
   const { round } = sizeMm(work, 'outer')
   const walls = those(work, 'outer', 'lining')
-  const opening = { length: openingOf(made) ?? customary(4, unit), where: 'in a side, beside the pocket' }
+  const opening = {
+    length: openingOf(made) ?? customary(4, unit),
+    where: openingPlaces['beside-pocket'].where,
+  }
   const inside = has(work, 'lining') ? 'lining' : 'outer'
   return [
     ...(has(work, 'zip-pocket-low') ? zipPocket(work) : []),

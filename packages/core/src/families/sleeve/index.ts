@@ -7,6 +7,7 @@ import { defineFamily, type Job } from '../contract.js'
 import { checkThicknessKnown, deviceEase, deviceOf, deviceReadings, pouchSection } from '../device.js'
 import { piled, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
+import { takenFrom } from '../sized.js'
 import { options, resolveOptions, type ResolvedOptions, type SleeveOptions } from './options.js'
 import { cutPieces } from './pieces.js'
 import { boundSeam, recipes } from './recipes.js'
@@ -48,6 +49,7 @@ export const sleeve = defineFamily<SleeveOptions>({
       standOff: { body: wall.bulk },
       fits: [wall.fitWidth, wall.fitHeight],
       findings: [...checkFit(wall.fitWidth), ...checkFit(wall.fitHeight), ...checkThicknessKnown(job.object)],
+      allowances: takenFrom(wall, { width: wall.fitWidth.finished, height: wall.fitHeight.finished }),
       seams: [sideSeam(job, resolved)],
       strip: layStrip(job, wall, resolved),
       section: pouchSection(deviceOf(job.object, job.inside), job.stack, 'seam'),
@@ -95,13 +97,10 @@ function turnedJoinings(job: Job<SleeveOptions>, wall: Wall): readonly Joining[]
       ? [
           {
             id: 'join-linings',
-            name: deeper
-              ? `Sew the linings, side seams ${deeper} deeper, an opening in the bottom`
-              : 'Sew the linings, an opening in the bottom',
+            name: deeper ? `Sew the linings, side seams ${deeper} deeper` : 'Sew the linings',
             layers: [piled('lining', 'right side up'), piled('lining', 'right side down')],
             edges: ['left', 'right', 'bottom'],
             how: 'stitch',
-            opening: true,
             seenFrom: 'the wrong side of a lining',
           } as const,
         ]
@@ -115,6 +114,7 @@ function turnedJoinings(job: Job<SleeveOptions>, wall: Wall): readonly Joining[]
       ],
       edges: ['top'],
       how: 'stitch',
+      opening: 'mouth',
       seenFrom: 'the mouth',
     },
   ]

@@ -1,8 +1,8 @@
-import { add, scale, shortest, subtract, zero, type Length } from '../../length/length.js'
+import { add, longest, scale, shortest, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import type { Job } from '../contract.js'
 import { wallCuts, wallPanels } from '../device.js'
-import { level, openingBelow, plainStrip, upright, type Strip, type StripLine } from '../strip.js'
+import { level, plainStrip, upright, type Strip, type StripLine } from '../strip.js'
 import type { ResolvedOptions, SleeveOptions } from './options.js'
 import type { Wall } from './size.js'
 
@@ -28,11 +28,25 @@ export function layStrip(job: Job<SleeveOptions>, wall: Wall, options: ResolvedO
       level(bound ? 'binding' : 'stitch', zero, zero, total),
       ...(options.quilted ? quiltingLines(job, width, high) : []),
       ...(options.quilted && options.quiltBothWays ? quiltingAcross(job, width, high) : []),
-      ...(bound
-        ? []
-        : openingBelow(high, { left: zero, room: width }, shortest(options.turningOpening, width))),
+      ...(bound ? [] : openingInMouth(job, width, options)),
     ],
   }
+}
+
+/** At the back, clear of the middle where a loop hangs; what the back has no room for goes on round the side seam. */
+function openingInMouth(
+  { unit }: Job<SleeveOptions>,
+  width: Length,
+  { turningOpening }: ResolvedOptions,
+): readonly StripLine[] {
+  const end = subtract(scale(width, 1 / 2), customary(1, unit))
+  const onBack = shortest(end, turningOpening)
+  const total = scale(width, 2)
+  const round = subtract(turningOpening, onBack)
+  return [
+    level('opening', zero, subtract(end, onBack), end),
+    ...(round > zero ? [level('opening', zero, longest(width, subtract(total, round)), total)] : []),
+  ]
 }
 
 /** Pitch 1½ in; the first pair ¾ in each side of the middle, so that a button sits between. */

@@ -5,6 +5,7 @@ import { bookSection, defaultBookEase } from '../book.js'
 import { defineFamily } from '../contract.js'
 import { drawnFlapPlies, flapPliesOf, flapThickness } from '../flap-plies.js'
 import { caughtIn, seamBulk } from '../seam.js'
+import { takenFrom } from '../sized.js'
 import { checkSlipCover } from './checks.js'
 import { joinings } from './joinings.js'
 import { options, resolveOptions, type SlipCoverOptions } from './options.js'
@@ -43,6 +44,7 @@ export const slipCover = defineFamily<SlipCoverOptions>({
       standOff: { body: body.bulk, flap: body.flapBulk },
       fits: [body.fitWidth, body.fitHeight],
       findings: checkSlipCover(job, body, resolved),
+      allowances: takenFrom(body, { width: body.fitWidth.finished, height: body.fitHeight.finished }),
       seams: [seamBulk('seam at the flaps', caughtIn(stack, seam), flapThickness(flap))],
       strip: layStrip(job, body, pieces, resolved),
       section: bookSection(

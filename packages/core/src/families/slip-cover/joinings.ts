@@ -39,7 +39,7 @@ export function joinings(pieces: readonly Piece[]): readonly Joining[] {
       ],
       edges: ['left', 'right', 'top', 'bottom'],
       how: 'stitch',
-      opening: true,
+      opening: 'lower-edge',
       seenFrom: lining ? 'the wrong side of the lining' : 'the wrong side',
     },
   ]

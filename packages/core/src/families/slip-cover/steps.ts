@@ -15,6 +15,7 @@ import {
 } from '../../make/techniques.js'
 import type { Work } from '../contract.js'
 import { openingOf } from '../opening.js'
+import { openingPlaces } from '../opening-place.js'
 import { resolveOptions, type SlipCoverOptions } from './options.js'
 
 /** Flaps, the pile sewn all round, turned, tried and closed. Source: docs/craft.md, Making. */
@@ -25,7 +26,7 @@ export function steps(work: Work<SlipCoverOptions>): readonly Draft[] {
   const walls = those(work, 'outer', 'lining')
   const faced = has(work, 'flap-outer')
   const flap = faced ? 'flap-outer' : 'flap'
-  const opening = { length: openingOf(made) ?? flapDepth, where: 'in the lower edge, between the flaps' }
+  const opening = { length: openingOf(made) ?? flapDepth, where: openingPlaces['lower-edge'].where }
   return [
     ...(faced ? facedFlaps(work) : foldedFlaps(work)),
     layTogether(work, {

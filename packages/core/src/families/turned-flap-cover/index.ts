@@ -47,6 +47,7 @@ export const turnedFlapCover = defineFamily<TurnedFlapOptions>({
       standOff: { body: body.bulk, flap: body.flapBulk },
       fits: [body.fitWidth, body.fitHeight],
       findings: checkTurnedFlaps(job, body, resolved),
+      ...(!single && { allowances: { width: scale(body.edge, 2), height: scale(body.edge, 2) } }),
       seams: [seamBulk('edge at the folded flaps', bulk)],
       clearances: flapRooms(job, body, resolved),
       strip: layStrip(job, body, pieces, resolved),

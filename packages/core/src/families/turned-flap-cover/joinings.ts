@@ -18,7 +18,7 @@ export function joinings(pieces: readonly Piece[], single: boolean): readonly Jo
       ],
       edges: ['left', 'right', 'top', 'bottom'],
       how: 'stitch',
-      opening: true,
+      opening: 'long-side',
       seenFrom: 'the wrong side of the lining',
     },
     foldFlaps(

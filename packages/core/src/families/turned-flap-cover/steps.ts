@@ -14,6 +14,7 @@ import {
 import { customary } from '../../length/unit.js'
 import type { Work } from '../contract.js'
 import { openingOf } from '../opening.js'
+import { openingPlaces } from '../opening-place.js'
 import { resolveOptions, type TurnedFlapOptions } from './options.js'
 
 /** One strip whose ends fold back, its folds set on the book. Source: docs/craft.md, Making. */
@@ -26,7 +27,7 @@ function lined(work: Work<TurnedFlapOptions>): readonly Draft[] {
   const { made, say } = work
   const { wide, high, round } = sizeMm(work, 'outer')
   const walls = those(work, 'outer', 'lining')
-  const opening = { length: openingOf(made) ?? zero, where: 'in a long side' }
+  const opening = { length: openingOf(made) ?? zero, where: openingPlaces['long-side'].where }
   const flap = made.strip.panels[0]?.width ?? zero
   return [
     layTogether(work, {

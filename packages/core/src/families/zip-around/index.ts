@@ -8,6 +8,7 @@ import { defineFamily } from '../contract.js'
 import { piled, type Joining } from '../joining.js'
 import { drawnFlapPlies, flapPliesOf, flapThickness } from '../flap-plies.js'
 import { caughtIn, seamBulk } from '../seam.js'
+import { takenFrom } from '../sized.js'
 import { checkZipAround } from './checks.js'
 import { options, resolveOptions, type ZipAroundOptions } from './options.js'
 import { cutPieces, notionsFor } from './pieces.js'
@@ -45,6 +46,7 @@ export const zipAround = defineFamily<ZipAroundOptions>({
       standOff: { body: body.bulk, flap: body.flapBulk },
       fits: [body.fitWidth, body.fitHeight],
       findings: checkZipAround(job, body, resolved),
+      allowances: takenFrom(body, { width: body.fitWidth.finished, height: body.fitHeight.finished }),
       seams: [
         seamBulk(
           'seam at gusset, piping and flap',

@@ -14,6 +14,7 @@ import {
 } from '../device.js'
 import { piled, piledNotion, type Joining } from '../joining.js'
 import { caughtIn, seamBulk } from '../seam.js'
+import { takenFrom } from '../sized.js'
 import { centred, level, plainStrip, upright, type Strip } from '../strip.js'
 import type { Piece } from '../../piece/piece.js'
 import { options, resolveOptions, type ResolvedOptions, type ZipPouchOptions } from './options.js'
@@ -56,6 +57,7 @@ export const zipPouch = defineFamily<ZipPouchOptions>({
         ...checkFlatness(job),
         ...checkZip(job, wall),
       ],
+      allowances: takenFrom(wall, { width: wall.fitWidth.finished, height: wall.fitHeight.finished }),
       seams: [seamBulk('side seam', scale(caughtIn(stack, seam), 2))],
       strip: layStrip(job, wall, pieces, resolved),
       section: pouchSection(deviceOf(job.object, job.inside), stack, 'seam'),
@@ -161,8 +163,8 @@ function joinings(pieces: readonly Piece[]): readonly Joining[] {
       ],
       edges: ['left', 'right', 'bottom'],
       how: 'stitch',
-      opening: true,
-      seenFrom: 'the wrong side; the opening is in the lining’s bottom',
+      opening: has('lining') ? 'lining-bottom' : 'bottom',
+      seenFrom: has('lining') ? 'the wrong side; the opening is in the lining’s bottom' : 'the wrong side',
     },
   ]
 }

@@ -19,6 +19,7 @@ import {
   turnOut,
 } from '../../make/techniques.js'
 import type { Work } from '../contract.js'
+import { openingPlaces } from '../opening-place.js'
 import type { ZipPouchOptions } from './options.js'
 
 /** Pocket, zip between outer and lining on both sides, round and through the lining. Source: docs/craft.md, Making. */
@@ -27,7 +28,10 @@ export function steps(work: Work<ZipPouchOptions>): readonly Draft[] {
   const { wide, round } = sizeMm(work, 'outer')
   const walls = those(work, 'outer', 'lining')
   const lined = has(work, 'lining')
-  const opening = { length: customary(4, unit), where: lined ? 'in the lining’s bottom' : 'in the bottom' }
+  const opening = {
+    length: customary(4, unit),
+    where: openingPlaces[lined ? 'lining-bottom' : 'bottom'].where,
+  }
   const around = (lined ? 2 : 1) * (round - wide)
   return [
     ...(has(work, 'pocket-outer') ? pocketSteps(work) : []),

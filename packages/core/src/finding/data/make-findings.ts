@@ -22,6 +22,8 @@ export interface MakeFindings {
   'seam-too-thick': { readonly seam: string; readonly thickness: Length; readonly most: Length }
   'grade-seam': { readonly seam: string; readonly thickness: Length }
   'punch-too-short': { readonly hole: Length; readonly reach: Length }
+  /** `nearest`: the next larger hole that the punch makes, else its largest. */
+  'no-such-punch': { readonly hole: Length; readonly nearest: Length }
   'board-too-thick': { readonly board: Length; readonly most: Length }
   'too-thick-for-foot': { readonly seam: string; readonly thickness: Length; readonly most: Length }
   'no-closure': { readonly closures: readonly string[] }
@@ -59,6 +61,7 @@ export const makeSeverities: SeverityOf<MakeFindings> = {
   'print-over-fold': 'warning',
   'seam-too-thick': 'warning',
   'punch-too-short': 'warning',
+  'no-such-punch': 'advice',
   'board-too-thick': 'warning',
   'too-thick-for-foot': 'warning',
   'grade-seam': 'advice',

@@ -54,6 +54,7 @@ const examples: { readonly [Code in FindingCode]: FindingData[Code] } = {
   'print-over-fold': { join: mm(12) },
   'seam-too-thick': { seam: 'side seam', thickness: mm(12), most: mm(8) },
   'punch-too-short': { hole: mm(60), reach: mm(40) },
+  'no-such-punch': { hole: mm(4.8), nearest: mm(5) },
   'board-too-thick': { board: mm(2.4), most: mm(1) },
   'too-thick-for-foot': { seam: 'side seam', thickness: mm(6), most: mm(5) },
   'grade-seam': { seam: 'side seam', thickness: mm(3) },

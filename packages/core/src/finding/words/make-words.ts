@@ -51,6 +51,13 @@ export const makeFindingWords: WordsOf<MakeFindings> = {
     message: `A hole lies ${say(hole)} from the nearest edge; your punch reaches ${say(reach)}.`,
     hint: 'Take a hole punch that is struck with a hammer, or an awl, on a cutting block.',
   }),
+  'no-such-punch': ({ hole, nearest }, say) => ({
+    message: `The holes are ${say.thin(hole)} across, and your punch makes none of that size.`,
+    hint:
+      nearest >= hole
+        ? `Take ${say.thin(nearest)}: what goes through has more room.`
+        : `Its largest is ${say.thin(nearest)}: punch twice side by side, or widen the hole with an awl.`,
+  }),
   'board-too-thick': ({ board, most }, say) => ({
     message: `A sheet of board is ${say.thin(board)} thick; your paper cutter goes through ${say.thin(most)}.`,
     hint: 'Cut it with a knife along a metal ruler, in several light passes; or laminate thinner sheets.',

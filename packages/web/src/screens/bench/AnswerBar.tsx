@@ -2,10 +2,14 @@ import type { Step } from '@snowdrift/core'
 import { ArrowLeft, ArrowRight, Check } from 'lucide-react'
 import { Button } from '../../parts/Button'
 import { Fractions } from '../../parts/Fractions'
+import { PracticeLink } from './PracticeLink'
+import type { Practised } from './practised'
 import { costWords } from './step-words'
 
 interface AnswerBarProps {
   readonly step: Step
+  /** What a no may be practised with. */
+  readonly practised: Practised | undefined
   readonly isDone: boolean
   readonly isMending: boolean
   readonly isFirst: boolean
@@ -21,7 +25,7 @@ const large = '!min-h-16 !text-xl'
 
 /** The check, its answers, and the way on: large enough for a busy hand. */
 export function AnswerBar(props: AnswerBarProps) {
-  const { step, isDone, isMending, isFirst, isLast, onGo, onNo, onMended, onAgain, onBack } = props
+  const { step, practised, isDone, isMending, isFirst, isLast, onGo, onNo, onMended, onAgain, onBack } = props
   const { check } = step
   const asks = check !== undefined && !isDone
   return (
@@ -37,6 +41,7 @@ export function AnswerBar(props: AnswerBarProps) {
             <Fractions text={check.ifNot} />
           </p>
           <p className="text-soft">{costWords[check.cost]}</p>
+          {practised && <PracticeLink of={practised} />}
         </div>
       )}
       <div className="flex gap-3">

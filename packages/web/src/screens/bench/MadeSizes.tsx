@@ -1,55 +1,64 @@
 import {
+  absolute,
+  correctableAt,
   doubtMade,
   formatLength,
   madeKey,
   madeLength,
-  measuredAt,
   mm,
   namePiece,
   plannedSize,
   whatFollows,
+  zero,
   type Length as CoreLength,
+  seamMoves,
   type MadeDoubt,
+  type Measured,
+  type SeamMove,
   type Step,
-  type StepMeasure,
   type Unit,
 } from '@snowdrift/core'
 import { useState } from 'react'
 import { Button } from '../../parts/Button'
 import { Length } from '../../parts/Length'
 import { LengthField } from '../../parts/LengthField'
+import { capital } from '../../views/capital'
 import { headlineOf } from '../../views/verdict-words'
 import type { OnTheBench } from './use-making'
 
 /** Sizes that are taken off the work: asked for where they are read, and what follows from them. */
 export function MadeSizes({ bench, step }: { readonly bench: OnTheBench; readonly step: Step }) {
-  const asked = measuredAt(step, bench.planned)
-  if (asked.length === 0) return null
-  const isCut = step.measures.length === 0
-  const fields = (
-    <div className="grid gap-4 sm:grid-cols-2">
-      {asked.map(measure => (
-        <MadeSize key={madeKey(measure)} bench={bench} measure={measure} />
-      ))}
-    </div>
-  )
+  const correctable = correctableAt(step, bench.planned, bench.making.steps)
+  if (step.measures.length + correctable.length === 0) return null
   return (
     <section aria-label="As it was made" className="grid gap-3">
-      {isCut ? (
-        <details open={asked.some(measure => bench.progress.made[madeKey(measure)]?.typed)}>
-          <summary className="min-h-9 text-lg text-thread underline">It came out otherwise</summary>
-          <div className="mt-3">{fields}</div>
-        </details>
-      ) : (
-        fields
-      )}
+      {step.measures.length > 0 && <Fields bench={bench} measures={step.measures} />}
       <Follows bench={bench} />
+      {correctable.length > 0 && (
+        <details open={correctable.some(measure => bench.progress.made[madeKey(measure)]?.typed)}>
+          <summary className="min-h-9 text-lg text-thread underline">It came out otherwise</summary>
+          <div className="mt-2 grid gap-3">
+            <p className="text-soft">As the plan has it, unless said.</p>
+            <Fields bench={bench} measures={correctable} />
+          </div>
+        </details>
+      )}
     </section>
   )
 }
 
-function MadeSize({ bench, measure }: { readonly bench: OnTheBench; readonly measure: StepMeasure }) {
-  const { planned, unit, progress, change, hands: _hands } = bench
+function Fields({ bench, measures }: { readonly bench: OnTheBench; readonly measures: readonly Measured[] }) {
+  return (
+    <div className="grid gap-4 sm:grid-cols-2">
+      {measures.map(measure => (
+        <MadeSize key={madeKey(measure)} bench={bench} measure={measure} />
+      ))}
+    </div>
+  )
+}
+
+function MadeSize({ bench, measure }: { readonly bench: OnTheBench; readonly measure: Measured }) {
+  const { planned, unit, progress, change } = bench
   const [doubted, setDoubted] = useState<{ readonly typed: string; readonly doubt: MadeDoubt }>()
   const fallback = plannedSize(planned, measure)
   const take = (typed: string | undefined) => {
@@ -76,9 +85,7 @@ function MadeSize({ bench, measure }: { readonly bench: OnTheBench; readonly mea
         fallback={fallback}
         division={unit === 'in' ? mm(25.4 / 16) : mm(1)}
         range={{ min: mm(1), max: mm(20_000) }}
-        help={
-          fallback === undefined ? 'Where it sits, or how long it is.' : 'As the plan has it, unless said.'
-        }
+        {...(fallback === undefined && { help: 'Where it sits, or how long it is.' })}
         onChange={ask}
       />
       {doubted && (
@@ -96,18 +103,14 @@ function MadeSize({ bench, measure }: { readonly bench: OnTheBench; readonly mea
   )
 }
 
-function lengthOf(typed: string, measure: StepMeasure, unit: Unit): CoreLength | undefined {
-  const at = ''
-  return madeLength(
-    { steps: {}, waits: {}, schools: {}, made: { [madeKey(measure)]: { at, typed } } },
-    measure,
-    unit,
-  )
+function lengthOf(typed: string, measure: Measured, unit: Unit): CoreLength | undefined {
+  return madeLength({ made: { [madeKey(measure)]: { at: '', typed } } }, measure, unit)
 }
 
-function labelOf(measure: StepMeasure): string {
+function labelOf(measure: Measured): string {
+  if ('sewn' in measure) return capital(`${namePiece(measure.sewn)}, ${measure.side} sewn and turned`)
   const what = 'piece' in measure ? measure.piece : measure.notion
-  return `${namePiece(what)}, ${measure.side} as made`
+  return capital(`${namePiece(what)}, ${measure.side} as made`)
 }
 
 function doubtWords(doubt: MadeDoubt, unit: Unit): string {
@@ -123,12 +126,16 @@ function doubtWords(doubt: MadeDoubt, unit: Unit): string {
 
 /** What a made size changes, and the cheapest way out where something cannot follow any more. */
 function Follows({ bench }: { readonly bench: OnTheBench }) {
-  const { planned, plan, progress, unit } = bench
-  const changes = whatFollows(planned, plan, progress)
-  if (planned === plan || changes.length === 0) return null
+  const { planned, followed, progress, unit } = bench
+  if (planned === followed) return null
+  const changes = whatFollows(planned, followed, { progress, unit })
   return (
     <div role="status" className="grid gap-2 rounded-md bg-sunken p-3" data-follows>
-      <p className="font-medium">It follows from what was cut; now it is {headlineOf(plan).words}:</p>
+      <p className="font-medium">As it was made: {headlineOf(followed).words}.</p>
+      {seamMoves(followed).map(move => (
+        <p key={move.direction}>{moveWords(move, unit)}</p>
+      ))}
+      {changes.length > 0 && <p>What changes with it:</p>}
       <ul className="grid gap-1">
         {changes.map(({ piece, before, now, state }) => (
           <li key={piece} data-follows-piece={piece}>
@@ -141,6 +148,15 @@ function Follows({ bench }: { readonly bench: OnTheBench }) {
       </ul>
     </div>
   )
+}
+
+/** The cheapest way out of a cover that is sewn too small or too large. */
+function moveWords({ direction, each, reaches }: SeamMove, unit: Unit): string {
+  const by = formatLength(absolute(each), unit, { style: 'proper', finest: 16 })
+  if (each < zero) return `In ${direction}, take each of its two seams in by ${by}.`
+  if (reaches)
+    return `In ${direction}, let each of its two seams out by ${by}; sew the new line first, then unpick.`
+  return `In ${direction} each seam would have to be let out by ${by}, and the allowance has not that much: cut the outer anew.`
 }
 
 const stateWords = {

@@ -2,6 +2,7 @@ import type { Step } from '@snowdrift/core'
 import { Button } from '../../parts/Button'
 import { Fractions } from '../../parts/Fractions'
 import { Modal } from '../../parts/Modal'
+import { PracticeLink } from './PracticeLink'
 
 interface OutOfOrderProps {
   readonly missing: readonly Step[]
@@ -36,6 +37,7 @@ export function OutOfOrder({ missing, onAllDone, onOnlyThis, onClose }: OutOfOrd
             Not yet
           </Button>
         </div>
+        <PracticeLink of="order" />
       </div>
     </Modal>
   )

@@ -17,6 +17,7 @@ import { AnswerBar } from './AnswerBar'
 import { HowCareful } from './HowCareful'
 import { MadeSizes } from './MadeSizes'
 import { OutOfOrder } from './OutOfOrder'
+import { practisedAt } from './practised'
 import { kindWords, placeWords } from './step-words'
 import { StepPicture } from './StepPicture'
 import { TechniqueLinks } from './TechniqueLinks'
@@ -146,6 +147,7 @@ export function StepView({ bench, step, onGo }: StepViewProps) {
       )}
       <AnswerBar
         step={step}
+        practised={practisedAt(step, plan)}
         isDone={done}
         isMending={isMending}
         isFirst={at === 0}

@@ -1,5 +1,6 @@
 import { Bell, Hourglass } from 'lucide-react'
 import { useEffect, useState } from 'react'
+import { keepWaits } from '../../app/kept-waits'
 import { Button } from '../../parts/Button'
 import { Fractions } from '../../parts/Fractions'
 import { ring } from './ring'
@@ -14,6 +15,15 @@ export function Waits({ bench }: { readonly bench: OnTheBench }) {
     const step = making.steps.find(known => known.id === id)
     return step && !wait.heard ? [{ id, step, leftMs: Date.parse(wait.endsAt) - now }] : []
   })
+  const cover = bench.id
+  useEffect(() => {
+    // said once more to this device, so that they ring on every screen of it
+    const waits = Object.entries(progress.waits).flatMap(([id, { endsAt, heard }]) => {
+      const step = making.steps.find(known => known.id === id)
+      return step && !heard ? [{ step: id, name: step.name, endsAt }] : []
+    })
+    keepWaits(cover, waits)
+  }, [cover, progress.waits, making.steps])
   const rings = running.some(({ leftMs }) => leftMs <= 0)
   useEffect(() => (rings ? ring() : undefined), [rings])
   if (running.length === 0) return null

@@ -14,6 +14,7 @@ import {
   type Schools,
   type SettingsBody,
   type Unit,
+  withMade,
 } from '@snowdrift/core'
 import { useCallback, useMemo, useState } from 'react'
 import { useCoverQuery, useMakingQuery, useSettingsQuery } from '../../api/api'
@@ -29,7 +30,9 @@ export interface OnTheBench {
   readonly unit: Unit
   /** As it was planned, before anything was cut otherwise. */
   readonly planned: Plan
-  /** As it follows from what was made. */
+  /** As it follows from what was made of the outer. */
+  readonly followed: Plan
+  /** That, with every other piece as it was cut or measured: what the steps say. */
   readonly plan: Plan
   readonly making: Making
   /** What its pieces are cut from. */
@@ -91,16 +94,18 @@ function workOut(file: CoverFile, progress: Progress, settings: SettingsBody) {
   const { unit } = settings
   const first = plannedOf(file)
   if (!first.cover || !first.plan) return 'not-planned'
-  const made = plannedOf(followMade(file, first.plan, progress, unit))
+  const made = plannedOf(followMade(file, first.cover, first.plan, { progress, unit }))
   const hands = handsOf(settings, schoolsOf(progress))
-  const { cover, plan } =
+  const { cover, plan: followed } =
     made.cover && made.plan
       ? { cover: made.cover, plan: made.plan }
       : { cover: first.cover, plan: first.plan }
+  const plan = withMade(followed, { progress, unit })
   return {
     unit,
     hands,
     planned: first.plan,
+    followed,
     plan,
     cloths: cover,
     making: planSteps(cover, plan, { say: sayProperly(unit), hands }),

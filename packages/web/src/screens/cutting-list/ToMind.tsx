@@ -9,6 +9,7 @@ import {
 } from '@snowdrift/core'
 import { Fractions } from '../../parts/Fractions'
 import { headlineOf } from '../../views/verdict-words'
+import { capital } from '../../views/capital'
 
 interface PlanProps {
   readonly plan: Plan
@@ -22,7 +23,7 @@ export function InTheWay({ plan, unit }: PlanProps) {
   const { words } = headlineOf(plan)
   return (
     <section className="keep-together my-4 border-4 border-current p-4 text-bad" aria-label="In the way">
-      <p className="text-4xl font-bold">{words.charAt(0).toUpperCase() + words.slice(1)}</p>
+      <p className="text-4xl font-bold">{capital(words)}</p>
       <Findings findings={errors} unit={unit} className="mt-2 text-lg" />
     </section>
   )

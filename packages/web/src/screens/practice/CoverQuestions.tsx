@@ -1,4 +1,5 @@
 import {
+  askOpening,
   askOrder,
   askSide,
   drawJoining,
@@ -14,15 +15,16 @@ import { useMemo, useState } from 'react'
 import { useCoversInfiniteQuery } from '../../api/api'
 import { Button } from '../../parts/Button'
 import { Fractions } from '../../parts/Fractions'
+import { capital } from '../../views/capital'
 import { DrawingView } from '../../views/DrawingView'
 import { plannedOf } from '../../views/planned'
 
 interface CoverQuestionsProps {
-  readonly kind: 'sides' | 'order'
+  readonly kind: 'sides' | 'order' | 'opening'
   readonly settings: SettingsRow
 }
 
-/** Questions out of the maker’s own covers: which side of a layer looks up, and what comes first. */
+/** Questions out of the maker’s own covers: which side looks up, what comes first, where it stays open. */
 export function CoverQuestions({ kind, settings }: CoverQuestionsProps) {
   const { data } = useCoversInfiniteQuery()
   const [turn, setTurn] = useState(0)
@@ -68,10 +70,12 @@ interface Asked {
   readonly right: number
   readonly why: string
   readonly side?: SideQuestion
+  /** What goes wrong with each answer that is not the right one. */
+  readonly wrongs?: readonly string[]
 }
 
 function Question({ kind, file, settings, onAnswer, onNext }: QuestionProps) {
-  const [asked] = useState(() => (kind === 'sides' ? aboutSides(file) : aboutOrder(file, settings)))
+  const [asked] = useState(() => ask(kind, file, settings))
   const [given, setGiven] = useState<number>()
   const { plan } = plannedOf(file)
   const drawing = useMemo(
@@ -92,6 +96,11 @@ function Question({ kind, file, settings, onAnswer, onNext }: QuestionProps) {
     setGiven(index)
     onAnswer(index === asked.right)
   }
+  const shownAs = (index: number) => {
+    if (given === undefined) return ''
+    if (index === asked.right) return '!border-good !text-good !opacity-100'
+    return index === given ? '!border-caution !text-caution !opacity-100' : ''
+  }
   return (
     <div className="grid gap-4">
       <p className="text-xl">
@@ -101,7 +110,7 @@ function Question({ kind, file, settings, onAnswer, onNext }: QuestionProps) {
         {asked.answers.map((words, index) => (
           <Button
             key={words}
-            className="!min-h-12 !justify-start text-left"
+            className={`!min-h-12 !justify-start text-left ${shownAs(index)}`}
             disabled={given !== undefined}
             data-answer={index}
             data-right={given === undefined ? undefined : index === asked.right}
@@ -119,6 +128,11 @@ function Question({ kind, file, settings, onAnswer, onNext }: QuestionProps) {
               <Fractions text={asked.why} />
             </span>
           </p>
+          {given !== asked.right && asked.wrongs?.[given] && (
+            <p className="text-soft">
+              {capital(asked.answers[given] ?? '')}: {asked.wrongs[given]}
+            </p>
+          )}
           {drawing && (
             <div className="h-56">
               <DrawingView drawing={drawing} textScale={0.032} />
@@ -133,6 +147,17 @@ function Question({ kind, file, settings, onAnswer, onNext }: QuestionProps) {
       )}
     </div>
   )
+}
+
+function ask(kind: CoverQuestionsProps['kind'], file: CoverFile, settings: SettingsRow): Asked | undefined {
+  switch (kind) {
+    case 'sides':
+      return aboutSides(file)
+    case 'order':
+      return aboutOrder(file, settings)
+    case 'opening':
+      return aboutOpening(file)
+  }
 }
 
 function aboutSides(file: CoverFile): Asked | undefined {
@@ -166,5 +191,18 @@ function aboutOrder(file: CoverFile, settings: SettingsRow): Asked | undefined {
     answers: asked.steps.map(({ name }) => name),
     right: asked.steps.indexOf(asked.first),
     why: asked.first.why,
+  }
+}
+
+function aboutOpening(file: CoverFile): Asked | undefined {
+  const { plan } = plannedOf(file)
+  const asked = plan && askOpening(plan, Math.random)
+  if (!asked) return undefined
+  return {
+    ask: 'Through which gap is it turned? Where does the seam stay open?',
+    answers: asked.places.map(({ where }) => where),
+    right: asked.places.indexOf(asked.right),
+    why: asked.right.why,
+    wrongs: asked.places.map(({ why }) => why),
   }
 }

@@ -5,7 +5,12 @@ import { usePageTitle } from '../../views/use-page-title'
 import { CoverQuestions } from './CoverQuestions'
 import { ReadTheTape } from './ReadTheTape'
 
-const kinds = { tape: 'Read a tape', sides: 'Which side is up', order: 'What comes first' } as const
+const kinds = {
+  tape: 'Read a tape',
+  sides: 'Which side is up',
+  order: 'What comes first',
+  opening: 'Where it stays open',
+} as const
 type Kind = keyof typeof kinds
 
 /** A corner for hands that are new: short questions, from the same reckoning that plans covers. */
@@ -13,8 +18,7 @@ export function Screen() {
   usePageTitle('Practice')
   const [place, setPlace] = useSearchParams()
   const { data: settings } = useSettingsQuery()
-  const asked = place.get('of')
-  const kind: Kind = asked === 'sides' || asked === 'order' ? asked : 'tape'
+  const kind = kindOf(place.get('of'))
   return (
     <main className="mx-auto grid w-full max-w-xl content-start gap-6 px-4 py-8 sm:px-8">
       <h1 className="text-3xl font-semibold tracking-tight">Practice</h1>
@@ -28,4 +32,8 @@ export function Screen() {
       {settings && kind !== 'tape' && <CoverQuestions key={kind} kind={kind} settings={settings} />}
     </main>
   )
+}
+
+function kindOf(asked: string | null): Kind {
+  return asked === 'sides' || asked === 'order' || asked === 'opening' ? asked : 'tape'
 }

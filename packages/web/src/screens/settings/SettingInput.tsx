@@ -1,6 +1,7 @@
 import { settingFields, settingsInUnit, units, type SettingsBody, type Unit } from '@snowdrift/core'
 import { oneStep } from '../../drafts/draft'
 import { Field, controlLook } from '../../parts/Field'
+import { LengthsField } from './LengthsField'
 import { LengthField } from '../../parts/LengthField'
 import { SelectField } from '../../parts/SelectField'
 import { gridChoices } from '../../views/grid-choices'
@@ -69,6 +70,17 @@ export function SettingInput({ name, settings, onChange }: SettingInputProps) {
           value={value ?? ''}
           choices={field.choices}
           onChange={next => set(next)}
+        />
+      )
+    case 'lengths':
+      return (
+        <LengthsField
+          label={label}
+          help={help}
+          unit={unit}
+          value={value ?? ''}
+          range={field.range}
+          onChange={typed => set(typed === '' ? null : typed, name)}
         />
       )
     case 'text':

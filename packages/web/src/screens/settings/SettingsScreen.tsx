@@ -24,6 +24,7 @@ const atTheTable: ReadonlySet<SettingKey> = new Set<SettingKey>([
   'level',
   'footLift',
   'punchReach',
+  'punchSizes',
   'cutsBoard',
 ])
 

@@ -1,6 +1,7 @@
 import type { Plan, Unit } from '@snowdrift/core'
 import { Length } from '../../parts/Length'
 import { headlineOf, verdictWords } from '../../views/verdict-words'
+import { capital } from '../../views/capital'
 
 /** Whether it fits, in one line: the verdict, and the ease both ways; where a fit has no meaning, what is cut. */
 export function FitLine({ plan, unit }: { readonly plan: Plan; readonly unit: Unit }) {
@@ -23,8 +24,4 @@ export function FitLine({ plan, unit }: { readonly plan: Plan; readonly unit: Un
       )}
     </p>
   )
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1)
 }

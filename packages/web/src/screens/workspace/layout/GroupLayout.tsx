@@ -33,6 +33,7 @@ import { StashActions } from './StashActions'
 import { withoutPin, withPin } from './sources'
 import type { Cutting } from './use-cutting'
 import { WhichWillDo } from './WhichWillDo'
+import { capital } from '../../../views/capital'
 
 interface GroupLayoutProps {
   readonly job: GroupJob
@@ -154,10 +155,6 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
       <StashActions job={job} layout={layout} leftOvers={leftOvers} cutting={cutting} />
     </div>
   )
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
 interface SummaryProps {

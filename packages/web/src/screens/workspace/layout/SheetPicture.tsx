@@ -32,6 +32,7 @@ import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
 import { nameSheet } from './sheet-names'
 import { drawSheetOf } from './sheet-of'
+import { capital } from '../../../views/capital'
 
 /** Where a piece was put: it stays there. */
 export interface Move {
@@ -122,7 +123,7 @@ export function SheetPicture(props: SheetPictureProps) {
   return (
     <figure className="grid gap-1" data-sheet={sheet.cloth}>
       <figcaption className="text-sm">
-        <span className="font-medium">{name.charAt(0).toUpperCase() + name.slice(1)}</span>
+        <span className="font-medium">{capital(name)}</span>
         <span className="text-soft">
           {' '}
           · {formatLength(sheet.length, unit, { style: 'proper', finest: 16 })} used
