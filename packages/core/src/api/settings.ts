@@ -26,8 +26,8 @@ export type SettingControl =
   | {
       readonly control: 'length'
       readonly range: LengthRange
-      /** What stands there while nothing is said. */
-      readonly usual: (unit: Unit) => Length
+      /** What stands there while nothing is said; nothing where nothing is usual. */
+      readonly usual: (unit: Unit) => Length | undefined
       /** What an arrow key steps by. */
       readonly step: (unit: Unit) => Length
     }
@@ -94,7 +94,7 @@ function atHandSetting(label: string, help: string): SettingField<'yes' | 'no'> 
 function reachSetting(words: SettingWords, most: Length): SettingField<string | null> {
   return lengthSetting(words, {
     range: { min: mm(0.1), max: most },
-    usual: () => most,
+    usual: () => undefined,
     step: defaultTapeDivision,
   })
 }
@@ -158,7 +158,7 @@ export const settingFields = {
     mm(400),
   ),
   punchSizes: lengthsSetting(
-    { label: 'The punch makes holes of', help: 'One after the other: 2, 3, 5. Left empty, any.' },
+    { label: 'The punch makes holes of', help: 'One after the other: 3 mm, 5 mm. Left empty, any.' },
     punchable,
   ),
   cutsBoard: reachSetting(
