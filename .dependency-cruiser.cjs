@@ -12,14 +12,27 @@ module.exports = {
     {
       name: 'core-by-its-front-door',
       severity: 'error',
-      from: { path: '^(packages/(web|server|cli)|e2e)' },
+      from: { path: '^(packages/(web|server|cli|paper)|e2e)' },
       to: { path: '^packages/core/(src|dist)/(?!index\\.)' },
     },
     {
       name: 'packages-apart',
       severity: 'error',
-      from: { path: '^packages/(web|server|cli)/' },
+      from: { path: '^packages/(web|server|cli|paper)/' },
       to: { path: '^packages/(web|server|cli)/', pathNot: '^packages/$1/' },
+    },
+    {
+      name: 'paper-by-its-front-door',
+      severity: 'error',
+      comment: 'What writes files for paper and machines runs where Node does.',
+      from: { path: '^packages/(web|server|cli)/' },
+      to: { path: '^packages/paper/(src|dist)/(?!index\\.)' },
+    },
+    {
+      name: 'no-paper-in-the-browser',
+      severity: 'error',
+      from: { path: '^packages/(web|core)/' },
+      to: { path: '^packages/paper/' },
     },
     {
       name: 'no-family-to-family',

@@ -8,5 +8,6 @@ export default defineConfig({
     emptyOutDir: false,
     rolldownOptions: { output: { entryFileNames: 'snowdrift.js' } },
   },
-  ssr: { noExternal: true },
+  // paper brings its fonts, and finds them beside itself
+  ssr: { noExternal: [/^@snowdrift\/core$/, 'zod'], external: ['@snowdrift/paper'] },
 })

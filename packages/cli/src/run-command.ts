@@ -4,8 +4,6 @@ import { stepsFile } from './steps-file.js'
 import { simulateFile } from './simulate-file.js'
 import { exitCodes, type Terminal } from './terminal.js'
 
-const notYet = ['export']
-
 /** Runs one command of the computation; gives the exit code. */
 export async function runCommand(
   command: string,
@@ -16,10 +14,8 @@ export async function runCommand(
   if (command === 'simulate') return simulateFile(args, terminal)
   if (command === 'steps') return stepsFile(args, terminal)
   if (command === 'nest') return nestFile(args, terminal)
-  terminal.complain(
-    notYet.includes(command)
-      ? `snowdrift ${command}: not yet. This version plans covers, reckons their chance and lays them out; it cannot ${command} yet.\n`
-      : `snowdrift: there is no command “${command}”.\n`,
-  )
+  // what writes paper is read only where it is wanted: the other commands answer at once
+  if (command === 'export') return (await import('./export-file.js')).exportFile(args, terminal)
+  terminal.complain(`snowdrift: there is no command “${command}”.\n`)
   return exitCodes.unusable
 }

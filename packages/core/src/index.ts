@@ -65,7 +65,16 @@ export {
   type Weave,
 } from './api/stash.js'
 export { checkLeftOvers, readCutBody, readTakeBody, type CutBody, type TakeBody } from './api/take.js'
-export type { Drawing, Fill, LineStyle, Mark, PathMark, TextMark } from './drawing/drawing.js'
+export type {
+  Drawing,
+  Fill,
+  LineMark,
+  LineStyle,
+  Mark,
+  PathMark,
+  Point,
+  TextMark,
+} from './drawing/drawing.js'
 export { closedFront, type ClosedFront } from './drawing/closed-front.js'
 export { drawEndOn } from './drawing/end-on-drawing.js'
 export { drawJoining, hasSides } from './drawing/joining-drawing.js'
@@ -141,7 +150,7 @@ export { easeStepMm } from './fit/simulation/best-ease.js'
 export { usualHand, type Hand } from './fit/simulation/hand.js'
 export type { Source } from './fit/simulation/model.js'
 export type { DirectionOdds, Simulation } from './fit/simulation/summarise.js'
-export { judgeEase, type Verdict } from './fit/verdict.js'
+export { judgeEase, verdictWords, type Verdict } from './fit/verdict.js'
 export { formatLength } from './length/format.js'
 export { cuttingGrids, defaultGrid } from './length/grid.js'
 export {
@@ -230,6 +239,7 @@ export { convertPrice, costOf, findToBuy, pricedLength, type ToBuy } from './cut
 export { boughtCloth, layoutRequestOf, type CuttingOptions, type SheetToUse } from './cutting/request-of.js'
 export { lengthToBuy, shopStep, weighPurchases, type Purchase } from './cutting/shopping.js'
 export { afterWash, beforeWash } from './cutting/shrink.js'
+export { drawTemplate, drawTemplates, type Template } from './drawing/template/template.js'
 export { drawSheet, type SheetToDraw } from './drawing/sheet-drawing.js'
 export type { Notion } from './piece/notion.js'
 export type { Piece } from './piece/piece.js'

@@ -11,6 +11,16 @@ export const verdicts = [
 ] as const
 export type Verdict = (typeof verdicts)[number]
 
+export const verdictWords: Readonly<Record<Verdict, string>> = {
+  'will-not-go': 'will not go on',
+  'tight-but-goes': 'tight, but goes',
+  'drum-tight': 'drum-tight',
+  snug: 'snug',
+  easy: 'easy',
+  roomy: 'roomy',
+  baggy: 'baggy',
+}
+
 /** Where one verdict ends and the next begins; each lower bound belongs to its band, and the top to `roomy`. */
 export interface EaseBands {
   readonly snug: Length

@@ -1,14 +1,6 @@
-import { severityIn, type Fit, type Plan, type Verdict } from '@snowdrift/core'
+import { severityIn, verdictWords, type Fit, type Plan, type Verdict } from '@snowdrift/core'
 
-export const verdictWords: Readonly<Record<Verdict, string>> = {
-  'will-not-go': 'will not go on',
-  'tight-but-goes': 'tight, but goes',
-  'drum-tight': 'drum-tight',
-  snug: 'snug',
-  easy: 'easy',
-  roomy: 'roomy',
-  baggy: 'baggy',
-}
+export { verdictWords }
 
 const worstFirst: readonly Verdict[] = [
   'will-not-go',

@@ -1,0 +1,155 @@
+import type { Strip, StripArea, StripLine } from '../../families/strip.js'
+import type { Saying } from '../../finding/say.js'
+import { clamp, scale, subtract, zero, type Length } from '../../length/length.js'
+import { customary, type Unit } from '../../length/unit.js'
+import type { Piece } from '../../piece/piece.js'
+import type { Plan } from '../../plan/plan.js'
+import { line, rectangle, text, type Drawing, type Mark, type PathMark, type Point } from '../drawing.js'
+import { drawHoles } from '../strip-shapes.js'
+import { lineStyles } from '../strip-drawing.js'
+import { cutOutline, seamOutline } from './cut-outline.js'
+
+/** A piece at its true size, right side up: to be printed, laid on the cloth and cut along. */
+export interface Template {
+  readonly piece: Piece
+  readonly drawing: Drawing
+  /** A rectangle with nothing on it that two numbers do not say. */
+  readonly isPlain: boolean
+}
+
+export interface Naming {
+  readonly nameOf: (id: string) => string
+  readonly say: Saying
+  readonly unit: Unit
+}
+
+/** The templates of a cover, one a piece. Source: docs/craft.md, Paper. */
+export function drawTemplates(plan: Plan, naming: Naming): readonly Template[] {
+  return plan.pieces.map(piece => drawTemplate(piece, plan, naming))
+}
+
+/** Cut line, seam, folds, quilting, holes and what is put on; grain, top, middles, name, size and count. */
+export function drawTemplate(piece: Piece, plan: Plan, { nameOf, say, unit }: Naming): Template {
+  const [width, height] = [piece.width.cut, piece.height.cut]
+  const area = areaOf(piece, plan)
+  const outline = cutOutline(piece, plan, area)
+  const within = area ? linesOn(piece, plan.strip, area) : []
+  const holes = area ? holesOn(plan.strip, area) : []
+  const seam = plan.allowances && isSeamed(piece, plan) ? [seamOutline(piece, plan, area)] : []
+  const trim = piece.trimTo ? trimLine(piece) : []
+  const isPlain =
+    outline.steps.length === 3 && outline.steps.every(step => !('radius' in step)) && holes.length === 0
+  return {
+    piece,
+    isPlain: isPlain && within.length === 0,
+    drawing: {
+      title: nameOf(piece.id),
+      from: [zero, zero],
+      width,
+      height,
+      marks: [
+        outline,
+        ...trim,
+        ...seam,
+        ...within,
+        ...holes,
+        ...notches(width, height, customary(1 / 4, unit)),
+        ...grain(width, height),
+        ...caption(piece, { name: nameOf(piece.id), size: `${say(width)} × ${say(height)}` }),
+      ],
+    },
+  }
+}
+
+/** Where the piece lies on the strip; the plies of a wall that are cut as the outer lie where it does. */
+function areaOf({ id, width, height, role }: Piece, { strip, pieces }: Plan): StripArea | undefined {
+  const outer = pieces.find(piece => piece.id === 'outer')
+  const isPly = role === 'lining' || role === 'interfacing' || role === 'padding'
+  const isAlike = isPly && outer?.width.cut === width.cut && outer.height.cut === height.cut
+  const own = strip.cutPieces.find(({ piece }) => piece === id || (isAlike && piece === 'outer'))
+  return own && centredOver(own, width.cut, height.cut)
+}
+
+/** A piece that is cut larger than it shows stands out as far on all sides. */
+function centredOver({ at: [x, y], ...area }: StripArea, width: Length, height: Length): StripArea {
+  const out = (cut: Length, shown: Length) => scale(subtract(cut, shown), 1 / 2)
+  return {
+    piece: area.piece,
+    at: [subtract(x, out(width, area.width)), subtract(y, out(height, area.height))],
+    width,
+    height,
+  }
+}
+
+const drawnOn: ReadonlySet<StripLine['kind']> = new Set(['fold', 'quilting', 'slit', 'zip', 'opening', 'hem'])
+
+/** Folds, quilting, slits, zip and opening as they run across the piece, cut off at its edges. */
+function linesOn(
+  { role }: Piece,
+  { lines }: Strip,
+  { at: [left, top], width, height }: StripArea,
+): readonly Mark[] {
+  return lines.flatMap(({ kind, from, to }) => {
+    if (!drawnOn.has(kind) || (kind === 'quilting' && role === 'lining')) return []
+    const clip = ([x, y]: Point): Point => [
+      clamp(subtract(x, left), zero, width),
+      clamp(subtract(y, top), zero, height),
+    ]
+    const [start, end] = [clip(from), clip(to)]
+    const isOutside = start[0] === end[0] && start[1] === end[1]
+    const isEdge = (axis: 0 | 1, size: Length) =>
+      start[axis] === end[axis] && (start[axis] === zero || start[axis] === size)
+    return isOutside || isEdge(0, width) || isEdge(1, height) ? [] : [line(start, end, lineStyles[kind])]
+  })
+}
+
+function holesOn(strip: Strip, { at: [left, top], width, height }: StripArea): readonly PathMark[] {
+  const holes = strip.holes
+    .map(hole => ({ ...hole, at: [subtract(hole.at[0], left), subtract(hole.at[1], top)] as const }))
+    .filter(({ at: [x, y] }) => x > zero && y > zero && x < width && y < height)
+  return drawHoles({ ...strip, holes }) as readonly PathMark[]
+}
+
+/** What is cut with the outer is seamed with it; backings end before the seam, or go with it. */
+function isSeamed({ id, role, width, height, trimTo }: Piece, { settled }: Plan): boolean {
+  if (role !== 'outer' && role !== 'lining') return false
+  const least = scale(settled.seam, 4)
+  return trimTo === undefined && id !== 'strap' && width.cut > least && height.cut > least
+}
+
+/** Where what is cut oversize is trimmed to, in its middle. */
+function trimLine({ width, height, trimTo }: Piece): readonly Mark[] {
+  if (!trimTo) return []
+  const at: Point = [
+    scale(subtract(width.cut, trimTo.width), 1 / 2),
+    scale(subtract(height.cut, trimTo.height), 1 / 2),
+  ]
+  return [rectangle(at, trimTo.width, trimTo.height, { style: 'hidden' })]
+}
+
+/** The middle of every side. */
+function notches(width: Length, height: Length, deep: Length): readonly Mark[] {
+  const [across, along] = [scale(width, 1 / 2), scale(height, 1 / 2)]
+  return [
+    line([across, zero], [across, deep], 'hint'),
+    line([across, height], [across, subtract(height, deep)], 'hint'),
+    line([zero, along], [deep, along], 'hint'),
+    line([width, along], [subtract(width, deep), along], 'hint'),
+  ]
+}
+
+/** The thread of the cloth, and which end is the top. */
+function grain(width: Length, height: Length): readonly Mark[] {
+  const x = scale(width, 1 / 8)
+  return [line([x, scale(height, 0.85)], [x, scale(height, 0.15)], 'hint', 'end')]
+}
+
+function caption(
+  { width, height, count }: Piece,
+  { name, size }: { readonly name: string; readonly size: string },
+): readonly Mark[] {
+  const at = (share: number): Point => [scale(width.cut, 1 / 2), scale(height.cut, share)]
+  const words = `${name}, cut ${count}`
+  if (width.cut < scale(height.cut, 1 / 3)) return [text(at(0.4), `${words}: ${size}`, { turned: true })]
+  return [text(at(0.42), words), text(at(0.55), size)]
+}

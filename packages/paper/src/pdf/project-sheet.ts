@@ -1,0 +1,173 @@
+import {
+  cautionWords,
+  clothOf,
+  describeFinding,
+  drawStrip,
+  readingStateWords,
+  readingWords,
+  roleWords,
+  severityIn,
+  verdictWords,
+  type Cover,
+  type Making,
+  type Plan,
+  type Saying,
+} from '@snowdrift/core'
+import { openFlow, type Flow } from './flow.js'
+import type { Paper } from './paper.js'
+import { openPages } from './sheet-of-paper.js'
+
+/** For the maker, with readings, reckoning and chance; or for somebody who sews it from the numbers. */
+export type Audience = 'maker' | 'sewist'
+
+export interface ProjectSheet {
+  readonly cover: Cover
+  readonly plan: Plan
+  readonly making: Making
+  /** The share of makes that fit, 0 to 1; left out where nothing was reckoned. */
+  readonly chance?: number
+  readonly say: Saying
+  readonly nameOf: (id: string) => string
+  readonly paper: Paper
+  readonly audience?: Audience
+}
+
+/** The whole cover on paper: picture, thing, choices, pieces with their cloths, notions, what to mind, steps with boxes. */
+export async function writeProjectSheet(sheet: ProjectSheet): Promise<Uint8Array> {
+  const { cover, plan, paper, say, audience = 'maker' } = sheet
+  const pages = openPages(paper, cover.name || 'A cover')
+  const flow = openFlow(pages)
+  flow.title(cover.name || 'A cover')
+  flow.paragraph(`${cover.family.words.name}. ${cover.family.words.summary}`)
+  flow.picture(drawStrip(plan.strip, say), 75)
+  if (audience === 'maker') {
+    writeThing(flow, sheet)
+    writeChoices(flow, sheet)
+    writeFit(flow, sheet)
+  }
+  writePieces(flow, sheet)
+  writeNotions(flow, sheet)
+  writeFindings(flow, sheet)
+  writeSteps(flow, sheet)
+  return pages.finish()
+}
+
+function writeThing(flow: Flow, { cover, say }: ProjectSheet): void {
+  flow.heading(cover.objects.length > 1 ? 'The things' : 'The thing')
+  const rows = cover.objects.flatMap((object, index) =>
+    Object.entries(object.readings).map(([key, readings]) => [
+      (cover.objects.length > 1 ? `${index + 1}: ` : '') +
+        readingWords[key as keyof typeof readingWords].name,
+      readings.map(({ length, about }) => (about ? `about ${say(length)}` : say(length))).join('; '),
+      [...new Set(readings.flatMap(({ state }) => (state ? [readingStateWords[state]] : [])))].join(', '),
+    ]),
+  )
+  flow.table(['Reading', 'Taken as', 'How'], rows, [2, 3, 3])
+}
+
+function writeChoices(flow: Flow, { cover, plan, say }: ProjectSheet): void {
+  flow.heading('Choices')
+  flow.table(
+    ['What', 'Chosen'],
+    [
+      ['Sized', sizingWords[cover.sizing.mode]],
+      ...(plan.settled.seam > 0 ? [['Seam allowance', say(plan.settled.seam)]] : []),
+      ['Layers, from inside out', cover.stack.map(({ role, name }) => name || roleWords[role]).join('; ')],
+      ...(cover.extras.length > 0
+        ? [['Added', cover.extras.map(({ extra }) => extra.words.name.toLowerCase()).join('; ')]]
+        : []),
+    ],
+    [2, 6],
+  )
+}
+
+const sizingWords: Readonly<Record<Cover['sizing']['mode'], string>> = {
+  computed: 'from the readings, the layers and an ease',
+  rule: 'by a measurement and a fixed amount',
+  recipe: 'by a named rule',
+  cut: 'from a panel that is cut already',
+}
+
+function writeFit(flow: Flow, { plan, chance, say }: ProjectSheet): void {
+  if (plan.fits.length === 0) return
+  flow.heading('How it will fit')
+  flow.table(
+    ['', 'Needed', 'Finished', 'Ease', 'Verdict'],
+    plan.fits.map(({ direction, needed, finished, ease, verdict }) => [
+      direction,
+      say(needed),
+      say(finished),
+      say(ease),
+      verdictWords[verdict],
+    ]),
+    [2, 3, 3, 3, 3],
+  )
+  if (chance !== undefined) flow.paragraph(`${Math.round(chance * 100)} of 100 made by hand will fit.`)
+}
+
+function writePieces(flow: Flow, { cover, plan, say, nameOf }: ProjectSheet): void {
+  flow.heading('Pieces')
+  flow.table(
+    ['Piece', 'Cut', 'Width × height', 'From', ''],
+    plan.pieces.map(({ id, role, count, width, height, trimTo, measureFirst, blank }) => [
+      nameOf(id),
+      `${count} ×`,
+      `${say(width.cut)} × ${say(height.cut)}`,
+      clothOf(cover, id, role)?.name || roleWords[role],
+      [
+        ...(trimTo ? [`trim to ${say(trimTo.width)} × ${say(trimTo.height)}`] : []),
+        ...(measureFirst ? ['measure on the work first'] : []),
+        ...(blank ? [`on the bias, from a square of ${say(blank.cut)}`] : []),
+      ].join('; '),
+    ]),
+    [3, 1, 4, 3, 4],
+  )
+}
+
+function writeNotions(flow: Flow, { plan, say, nameOf }: ProjectSheet): void {
+  if (plan.notions.length === 0) return
+  flow.heading('Notions')
+  flow.table(
+    ['Notion', 'Count', 'Length', ''],
+    plan.notions.map(({ id, count, length, measureFirst, grams }) => [
+      nameOf(id),
+      grams === undefined ? String(count) : `${Math.ceil(grams)} g`,
+      length ? say(length.cut) : '',
+      measureFirst ? 'measure on the work first' : '',
+    ]),
+    [4, 1, 3, 4],
+  )
+}
+
+function writeFindings(flow: Flow, { plan, say, audience = 'maker' }: ProjectSheet): void {
+  const told = plan.findings.filter(finding => audience === 'maker' || severityIn(finding) !== 'advice')
+  if (told.length === 0) return
+  flow.heading('To mind')
+  for (const finding of told) {
+    const { message, hint } = describeFinding(finding, say)
+    flow.paragraph(hint ? `${message} ${hint}` : message)
+  }
+}
+
+function writeSteps(flow: Flow, { making }: ProjectSheet): void {
+  flow.heading('Steps')
+  flow.paragraph(
+    `About ${Math.ceil(making.minutes)} minutes of work, ${Math.ceil(making.elapsed)} with every wait.`,
+  )
+  if (making.stitch) {
+    const { length, needle } = making.stitch
+    flow.paragraph(`Stitch ${length}, needle ${needle}; try it on a scrap of the same layers.`)
+  }
+  const warned = new Set<string>()
+  flow.boxes(
+    making.steps.map(({ name, does, check, cautions }) => {
+      // each word of safety once, where it is needed first
+      const fresh = cautions.filter(caution => !warned.has(caution))
+      for (const caution of fresh) warned.add(caution)
+      return {
+        words: `${name}. ${does}`,
+        beneath: [...(check ? [check.ask] : []), ...fresh.map(caution => cautionWords[caution])].join(' '),
+      }
+    }),
+  )
+}
