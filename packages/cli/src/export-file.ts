@@ -1,21 +1,18 @@
 import {
   describeFinding,
+  exportKinds,
   formatIssue,
   plan,
+  paperNames,
   planSteps,
   readCover,
   sayPlainly,
   severityIn,
   usualHands,
-} from '@snowdrift/core'
-import {
-  exportCover,
-  exportKinds,
-  isExportKind,
-  isPaper,
   type ExportKind,
   type PaperName,
-} from '@snowdrift/paper'
+} from '@snowdrift/core'
+import { exportCover } from '@snowdrift/paper'
 import { writeFile } from 'node:fs/promises'
 import { parseArgs } from 'node:util'
 import { readJson } from './read-json.js'
@@ -88,6 +85,14 @@ function readExportFlags(args: readonly string[]): ExportFlags {
   if (problems.length > 0 || !file || !as || !isExportKind(as) || !isPaper(paper) || !out)
     return { ok: false, problems }
   return { ok: true, file, kind: as, paper, plain, out }
+}
+
+function isExportKind(word: string): word is ExportKind {
+  return exportKinds.some(kind => kind === word)
+}
+
+function isPaper(word: string): word is PaperName {
+  return paperNames.some(name => name === word)
 }
 
 function attemptParse(args: readonly string[]) {

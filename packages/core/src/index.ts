@@ -342,3 +342,15 @@ export {
   type ReadingGrade,
   type SideQuestion,
 } from './make/practice.js'
+export {
+  audiences,
+  exportKinds,
+  labelSheets,
+  paperNames,
+  readExportRequest,
+  type Audience,
+  type ExportKind,
+  type ExportRequest,
+  type LabelSheet,
+  type PaperName,
+} from './api/exports.js'

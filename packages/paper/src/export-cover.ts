@@ -4,8 +4,12 @@ import {
   roleWords,
   sayProperly,
   drawTemplates,
+  type Audience,
   type Cover,
+  type ExportKind,
+  type LabelSheet,
   type Making,
+  type PaperName,
   type Plan,
 } from '@snowdrift/core'
 import { writeCsv } from './lists/csv.js'
@@ -14,20 +18,12 @@ import { arrange } from './outlines/arrange.js'
 import { writeDxf } from './outlines/dxf.js'
 import { writeHpgl } from './outlines/hpgl.js'
 import { writeSvg } from './outlines/svg.js'
-import { labelGrids, type LabelGridName } from './pdf/label-grid.js'
+import { labelGrids } from './pdf/label-grid.js'
 import { writeLabels } from './pdf/labels.js'
 import { writeMeasuringCard } from './pdf/measuring-card.js'
-import { papers, type PaperName } from './pdf/paper.js'
-import { writeProjectSheet, type Audience } from './pdf/project-sheet.js'
+import { papers } from './pdf/paper.js'
+import { writeProjectSheet } from './pdf/project-sheet.js'
 import { writeTemplates } from './pdf/templates.js'
-
-/** What a cover can be taken away as. */
-export const exportKinds = ['sheet', 'templates', 'labels', 'card', 'svg', 'dxf', 'hpgl', 'csv'] as const
-export type ExportKind = (typeof exportKinds)[number]
-
-export function isExportKind(word: string): word is ExportKind {
-  return exportKinds.some(kind => kind === word)
-}
 
 export const mediaTypes: Readonly<Record<ExportKind, { readonly type: string; readonly extension: string }>> =
   {
@@ -50,14 +46,14 @@ export interface ToExport {
 }
 
 export interface ExportOptions {
-  readonly paper?: PaperName
+  readonly paper?: PaperName | undefined
   /** Templates of plain rectangles, too. */
-  readonly withPlain?: boolean
-  readonly audience?: Audience
-  readonly labels?: LabelGridName
+  readonly withPlain?: boolean | undefined
+  readonly audience?: Audience | undefined
+  readonly labels?: LabelSheet | undefined
 }
 
-const usualLabels: Readonly<Record<PaperName, LabelGridName>> = {
+const usualLabels: Readonly<Record<PaperName, LabelSheet>> = {
   a4: 'a4-14',
   letter: 'letter-10',
   a0: 'a4-14',
@@ -104,7 +100,7 @@ export async function exportCover(
         say,
       })
     case 'card':
-      return writeMeasuringCard(cover, papers[paper])
+      return exportCard(cover, paper)
     case 'svg':
       return encode(writeSvg(outlines()))
     case 'dxf':
@@ -114,6 +110,11 @@ export async function exportCover(
     case 'csv':
       return encode(writeCsv(plan, { nameOf, clothOf: cloth, unit }))
   }
+}
+
+/** What to measure; of a cover that nobody can plan yet, too. */
+export function exportCard(cover: Cover, paper: PaperName = 'a4'): Promise<Uint8Array> {
+  return writeMeasuringCard(cover, papers[paper])
 }
 
 function encode(text: string): Uint8Array {

@@ -17,6 +17,7 @@ import { deadline, isLate } from './http/deadline.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
 import { createCsvRoutes } from './routes/csv-routes.js'
+import { createExportRoutes } from './routes/export-routes.js'
 import { createProgressRoutes } from './routes/progress-routes.js'
 import { createRowRoutes } from './routes/row-routes.js'
 import { createShopRoutes } from './routes/shop-routes.js'
@@ -91,6 +92,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     .route('/progress', createProgressRoutes())
     .route('/stash', createStashRoutes())
     .route('/shop', createShopRoutes(shop))
+    .route('/exports', createExportRoutes())
     .route('/settings', createSettingsRoutes())
     .all('/*', context => answerProblem(context, { kind: 'missing', what: 'such address' }))
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai'
-import { toMm } from '../length/length.js'
+import { mm, toMm } from '../length/length.js'
 import { initialSettings, readSettingsBody, settingFields, settingsInUnit, settingsOf } from './settings.js'
 
 describe('the settings of a workshop', () => {
@@ -39,7 +39,7 @@ describe('the settings of a workshop', () => {
 
   it('say what stands there while nothing is said: a customary seam of ¼ in, 6 mm', () => {
     expect([
-      toMm(settingFields.seam.control === 'length' ? settingFields.seam.usual('mm') : (NaN as never)),
+      toMm(settingFields.seam.control === 'length' ? (settingFields.seam.usual('mm') ?? mm(0)) : mm(0)),
     ]).to.deep.equal([6])
   })
 })

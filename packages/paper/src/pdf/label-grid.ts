@@ -1,5 +1,5 @@
-import type { Paper, PaperName } from './paper.js'
-import { papers } from './paper.js'
+import type { LabelSheet, PaperName } from '@snowdrift/core'
+import { papers, type Paper } from './paper.js'
 
 /** Labels on a sheet, in millimetres: where the first one begins, how large they are, how far from one to the next. */
 export interface LabelGrid {
@@ -13,7 +13,7 @@ export interface LabelGrid {
 }
 
 /** Sheets of labels as they are commonly sold, and one a page for a label printer. */
-export const labelGrids = {
+export const labelGrids: Readonly<Record<LabelSheet, LabelGrid>> = {
   'a4-8': grid('8 on A4', 'a4', { columns: 2, rows: 4, size: [99.1, 67.7], gap: [2.5, 0] }),
   'a4-14': grid('14 on A4', 'a4', { columns: 2, rows: 7, size: [99.1, 38.1], gap: [2.5, 0] }),
   'a4-24': grid('24 on A4', 'a4', { columns: 3, rows: 8, size: [63.5, 33.9], gap: [2.5, 0] }),
@@ -33,8 +33,7 @@ export const labelGrids = {
     size: [62, 40],
     pitch: [62, 40],
   },
-} as const satisfies Readonly<Record<string, LabelGrid>>
-export type LabelGridName = keyof typeof labelGrids
+}
 
 /** In the middle of the sheet. */
 function grid(

@@ -8,6 +8,7 @@ import {
   roleWords,
   severityIn,
   verdictWords,
+  type Audience,
   type Cover,
   type Making,
   type Plan,
@@ -16,9 +17,6 @@ import {
 import { openFlow, type Flow } from './flow.js'
 import type { Paper } from './paper.js'
 import { openPages } from './sheet-of-paper.js'
-
-/** For the maker, with readings, reckoning and chance; or for somebody who sews it from the numbers. */
-export type Audience = 'maker' | 'sewist'
 
 export interface ProjectSheet {
   readonly cover: Cover
