@@ -2,6 +2,7 @@ import { benchBrowser } from './browser.js'
 import { benchChance } from './chance.js'
 import { benchCommandLine } from './command-line.js'
 import { benchFamilies } from './families.js'
+import { benchPaper } from './paper.js'
 import { benchPlan } from './plan.js'
 import { benchServer } from './server.js'
 
@@ -9,6 +10,7 @@ console.log('what'.padEnd(62), '     came       must be')
 benchPlan()
 benchFamilies()
 benchChance()
+await benchPaper()
 await benchCommandLine()
 await benchServer()
 await benchBrowser()

@@ -36,6 +36,7 @@ function screensOf(
       ),
       [`${addresses.get(name) ?? ''}/cutting-list`, /points to the top/] as const,
       [`${addresses.get(name) ?? ''}/steps`, /of work/] as const,
+      [`${addresses.get(name) ?? ''}/take-away`, /Project sheet/] as const,
       [`${addresses.get(name) ?? ''}/bench`, /Step \d/] as const,
     ]),
   ]

@@ -1,4 +1,6 @@
 import { spawnSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect } from 'chai'
 
@@ -52,11 +54,27 @@ describe('the script ./snowdrift', function () {
     expect(outer?.exact).to.deep.equal({ width: { mm: 397.4527 }, height: { mm: 262.2216 } })
   })
 
-  it('says “not yet” of what is to come', () => {
-    for (const command of ['export']) {
-      const { status, out, err } = snowdrift([command, '-'], '{}')
-      expect([status, out], command).to.deep.equal([2, ''])
-      expect(err).to.contain('not yet')
+  it('writes a cover for paper', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'snowdrift-script-'))
+    try {
+      const out = join(folder, 'labels.pdf')
+      const { status, err } = snowdrift(
+        [
+          'export',
+          join(root, 'docs/examples/hut-ledger.json'),
+          '--as',
+          'labels',
+          '--paper',
+          'letter',
+          '--out',
+          out,
+        ],
+        '',
+      )
+      expect([status, err]).to.deep.equal([0, ''])
+      expect(readFileSync(out).subarray(0, 5).toString()).to.equal('%PDF-')
+    } finally {
+      rmSync(folder, { recursive: true })
     }
   })
 

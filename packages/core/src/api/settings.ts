@@ -158,7 +158,7 @@ export const settingFields = {
     mm(400),
   ),
   punchSizes: lengthsSetting(
-    { label: 'The punch makes holes of', help: 'One after the other: 3 mm, 5 mm. Left empty, any.' },
+    { label: 'The punch makes holes of', help: 'One after the other, parted by commas. Left empty, any.' },
     punchable,
   ),
   cutsBoard: reachSetting(

@@ -19,6 +19,7 @@ const routes: RouteObject[] = [
       { path: '/practice', lazy: lazily(screens.loadPractice) },
       { path: '/settings', lazy: lazily(screens.loadSettings) },
       { path: '/covers/:id/cutting-list', lazy: lazily(screens.loadCuttingList) },
+      { path: '/covers/:id/take-away', lazy: lazily(screens.loadTakeAway) },
       { path: '/covers/:id/bench', lazy: lazily(screens.loadBench) },
       { path: '/covers/:id/steps', lazy: lazily(screens.loadSteps) },
       { path: '/covers/:id/:station?', lazy: lazily(screens.loadWorkspace) },

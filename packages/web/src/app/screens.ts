@@ -2,6 +2,7 @@ const loadNewCover = () => import('../screens/new-cover/NewCoverScreen')
 const loadWorkspace = () => import('../screens/workspace/WorkspaceScreen')
 const loadSettings = () => import('../screens/settings/SettingsScreen')
 const loadCuttingList = () => import('../screens/cutting-list/CuttingListScreen')
+const loadTakeAway = () => import('../screens/take-away/TakeAwayScreen')
 const loadBench = () => import('../screens/bench/BenchScreen')
 const loadSteps = () => import('../screens/bench/StepsScreen')
 const loadPractice = () => import('../screens/practice/PracticeScreen')
@@ -14,6 +15,7 @@ export const screens = {
   loadSettings,
   loadCuttingList,
   loadStash,
+  loadTakeAway,
   loadBench,
   loadSteps,
   loadPractice,

@@ -1,6 +1,11 @@
 /** Offers a text as a file to keep. */
 export function download(name: string, text: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([text], { type }))
+  downloadBlob(name, new Blob([text], { type }))
+}
+
+/** The same for what is written already. */
+export function downloadBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob)
   const link = Object.assign(document.createElement('a'), { href: url, download: name })
   link.click()
   URL.revokeObjectURL(url)

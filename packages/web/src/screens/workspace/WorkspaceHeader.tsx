@@ -4,7 +4,6 @@ import { useDraftChanges } from '../../drafts/use-draft'
 import { SavingState } from '../../parts/SavingState'
 import { buttonLooks, buttonShape } from '../../parts/Button'
 import { IconButton } from '../../parts/IconButton'
-import { download, fileNameOf } from '../../parts/download'
 import { useCover } from './cover-context'
 
 /** The cover's name, how its saving stands, and what can be done with the whole. */
@@ -27,12 +26,14 @@ export function WorkspaceHeader() {
       <div className="flex items-center gap-1">
         <IconButton icon={Undo2} large disabled={draft.past.length === 0} onClick={undo} label="Undo" />
         <IconButton icon={Redo2} large disabled={draft.future.length === 0} onClick={redo} label="Redo" />
-        <IconButton
-          icon={Download}
-          large
-          label="Export the cover file"
-          onClick={() => download(`${fileNameOf(name)}.snowdrift.json`, JSON.stringify(file, null, 2))}
-        />
+        <Link
+          to={`/covers/${id}/take-away`}
+          className={`${buttonShape} ${buttonLooks.quiet}`}
+          aria-label="Paper and files"
+          title="Paper and files"
+        >
+          <Download className="size-5" aria-hidden />
+        </Link>
         <Link to={`/covers/${id}/cutting-list`} className={`${buttonShape} ${buttonLooks.plain}`}>
           <Printer className="size-4" aria-hidden /> Cutting list
         </Link>
