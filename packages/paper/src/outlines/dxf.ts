@@ -1,5 +1,5 @@
 import { toMm, type Drawing, type Mark } from '@snowdrift/core'
-import { Colors, DxfWriter, point2d, point3d, Units } from '@tarikjabiri/dxf'
+import { Colors, DxfWriter, LWPolylineFlags, point2d, point3d, Units } from '@tarikjabiri/dxf'
 import { layerOf, layers, type Layer } from './layer.js'
 import { placeOf, segmentsOf, type Segment } from './segments.js'
 
@@ -45,7 +45,7 @@ function addMark(writer: DxfWriter, mark: Mark, at: At): void {
   const isClosed = mark.kind === 'path' && mark.closed
   writer.addLWPolyline(isClosed ? vertices : [...vertices, { point: corner(last.to) }], {
     layerName,
-    flags: isClosed ? 1 : 0,
+    flags: isClosed ? LWPolylineFlags.Closed : LWPolylineFlags.None,
   })
 }
 
@@ -60,10 +60,8 @@ function bulgeOf(segment: Segment): number {
 
 /** One line without control characters; what DXF of that age cannot write is given by its number. */
 function plainly(text: string): string {
-  return [...text.replaceAll(/[\p{Cc}]+/gu, ' ').replaceAll('\u2044', '/')]
-    .map(letter => {
-      const code = letter.codePointAt(0) ?? 32
-      return code < 128 ? letter : `\\U+${code.toString(16).toUpperCase().padStart(4, '0')}`
-    })
-    .join('')
+  return Array.from(text.replaceAll(/[\p{Cc}]+/gu, ' ').replaceAll('\u2044', '/'), letter => {
+    const code = letter.codePointAt(0) ?? 32
+    return code < 128 ? letter : `\\U+${code.toString(16).toUpperCase().padStart(4, '0')}`
+  }).join('')
 }

@@ -5,7 +5,7 @@ type Look = Pick<WordsLook, 'size' | 'weight'>
 /** The words as far as there is room, an ellipsis for the rest. */
 export function fit(pages: Pick<Pages, 'widthOf'>, words: string, room: number, look: Look): string {
   if (pages.widthOf(words, look) <= room) return words
-  const letters = [...words]
+  const letters = Array.from(words)
   let [fits, fails] = [0, letters.length]
   while (fails - fits > 1) {
     const middle = Math.floor((fits + fails) / 2)

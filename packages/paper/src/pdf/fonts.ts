@@ -1,5 +1,4 @@
 import { createRequire } from 'node:module'
-import type PDFDocument from 'pdfkit'
 
 const require = createRequire(import.meta.url)
 const family = '@fontsource/source-sans-3'
@@ -62,7 +61,7 @@ export function runsOf(words: string, weight: Weight): readonly Run[] {
 }
 
 /** Makes the font's files known to a document; each is put in only where it is used. */
-export function registerFonts(doc: typeof PDFDocument.prototype): void {
+export function registerFonts(doc: { registerFont: (name: string, path: string) => unknown }): void {
   for (const subset of subsets)
     for (const [weight, number] of Object.entries(weights))
       doc.registerFont(

@@ -10,7 +10,6 @@ import {
   simulate,
   usualSeed,
   type Cover,
-  type CoverFile,
   type ExportRequest,
   type Plan,
   type SettingsBody,
@@ -50,7 +49,7 @@ type Written =
 async function write(request: ExportRequest, settings: SettingsBody): Promise<Written> {
   const { file, as, ...options } = request
   if (as === 'card') {
-    const { cover, faults } = readUnfinished(file as unknown as CoverFile)
+    const { cover, faults } = readUnfinished(file)
     if (!cover) return { failure: { kind: 'unreadable', issues: faults } }
     return { bytes: Uint8Array.from(await exportCard(cover, options.paper)), name: cover.name }
   }

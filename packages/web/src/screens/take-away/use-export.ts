@@ -44,7 +44,8 @@ async function ask(request: object, signal: AbortSignal): Promise<Blob | string>
       signal,
     })
     if (answer.ok) return await answer.blob()
-    return describeError({ status: answer.status, data: await answer.json().catch(() => undefined) })
+    const data: unknown = await answer.json().catch(() => undefined)
+    return describeError({ status: answer.status, data })
   } catch {
     return describeError({ status: 'FETCH_ERROR' })
   }
