@@ -7,6 +7,7 @@ import {
   planSteps,
   readCover,
   sayPlainly,
+  sayProperly,
   severityIn,
   usualHands,
   type ExportKind,
@@ -37,7 +38,7 @@ export async function exportFile(args: readonly string[], terminal: Terminal): P
   if (!read.ok) return refuse(read.issues.map(formatIssue))
   const cover = read.value
   const planned = plan(cover)
-  const making = planSteps(cover, planned, { say: sayPlainly(cover.unit), hands: usualHands })
+  const making = planSteps(cover, planned, { say: sayProperly(cover.unit), hands: usualHands })
   const bytes = await exportCover(
     flags.kind,
     { cover, plan: planned, making },

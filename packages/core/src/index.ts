@@ -239,6 +239,8 @@ export { convertPrice, costOf, findToBuy, pricedLength, type ToBuy } from './cut
 export { boughtCloth, layoutRequestOf, type CuttingOptions, type SheetToUse } from './cutting/request-of.js'
 export { lengthToBuy, shopStep, weighPurchases, type Purchase } from './cutting/shopping.js'
 export { afterWash, beforeWash } from './cutting/shrink.js'
+export { layOutBought, usualClothWidth, type Bought } from './reckon/all-bought.js'
+export { drawAids } from './drawing/template/aids.js'
 export { drawTemplate, drawTemplates, type Template } from './drawing/template/template.js'
 export { drawSheet, type SheetToDraw } from './drawing/sheet-drawing.js'
 export type { Notion } from './piece/notion.js'

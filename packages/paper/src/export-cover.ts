@@ -3,7 +3,9 @@ import {
   namePiece,
   roleWords,
   sayProperly,
+  drawAids,
   drawTemplates,
+  layOutBought,
   type Audience,
   type Cover,
   type ExportKind,
@@ -75,10 +77,7 @@ export async function exportCover(
   }
   const templates = () => drawTemplates(plan, { nameOf, say, unit })
   const outlines = () =>
-    arrange(
-      title,
-      templates().map(({ drawing }) => drawing),
-    )
+    arrange(title, [...templates().map(({ drawing }) => drawing), ...drawAids(plan, { say })])
   switch (kind) {
     case 'sheet':
       return writeProjectSheet({
@@ -92,7 +91,13 @@ export async function exportCover(
         ...(chance !== undefined && { chance }),
       })
     case 'templates':
-      return writeTemplates(templates(), { title, paper: papers[paper], say, withPlain })
+      return writeTemplates(templates(), {
+        title,
+        aids: drawAids(plan, { say }),
+        paper: papers[paper],
+        say,
+        withPlain,
+      })
     case 'labels':
       return writeLabels(labelsOf(plan.pieces, { cover: title, nameOf, clothOf: cloth, unit }), {
         title: `Labels for ${title}`,
@@ -108,7 +113,7 @@ export async function exportCover(
     case 'hpgl':
       return encode(writeHpgl(outlines()))
     case 'csv':
-      return encode(writeCsv(plan, { nameOf, clothOf: cloth, unit }))
+      return encode(writeCsv(plan, { bought: layOutBought(cover, plan), nameOf, clothOf: cloth, unit }))
   }
 }
 

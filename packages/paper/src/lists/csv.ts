@@ -1,7 +1,18 @@
-import { formatLength, toMm, type Length, type Plan, type Unit } from '@snowdrift/core'
+import {
+  formatLength,
+  roleWords,
+  toMm,
+  usualClothWidth,
+  type Bought,
+  type Length,
+  type Plan,
+  type Unit,
+} from '@snowdrift/core'
 import Papa from 'papaparse'
 
 export interface ListNames {
+  /** What is to be bought where nothing is at hand. */
+  readonly bought: readonly Bought[]
   readonly nameOf: (id: string) => string
   /** What a piece is cut from. */
   readonly clothOf: (id: string) => string
@@ -23,10 +34,10 @@ const columns = [
 ] as const
 
 /**
- * Pieces and notions of a plan, a line each. A cell that a table would take for a formula begins with an apostrophe. Of a
- * notion the width is its length.
+ * Pieces and notions of a plan and what to buy, a line each. A cell that a table would take for a formula begins with an apostrophe. Of a
+ * notion the width is its length; of what is bought the height is how much of it.
  */
-export function writeCsv(plan: Plan, { nameOf, clothOf, unit }: ListNames): string {
+export function writeCsv(plan: Plan, { bought, nameOf, clothOf, unit }: ListNames): string {
   const say = (length: Length | undefined) => (length === undefined ? '' : formatLength(length, unit))
   const inMm = (length: Length | undefined) => (length === undefined ? '' : millimetres(length))
   const pieces = plan.pieces.map(({ id, count, width, height, trimTo, measureFirst }) => [
@@ -55,9 +66,16 @@ export function writeCsv(plan: Plan, { nameOf, clothOf, unit }: ListNames): stri
     '',
     measureFirst ? 'yes' : '',
   ])
+  const toBuy = bought.flatMap(({ role, material, toBuy: amount }) => {
+    if (!amount) return []
+    const [count, width] =
+      amount.kind === 'sheets' ? [amount.count, amount.width] : [1, usualClothWidth(unit)]
+    const sizes = [say(width), say(amount.length), inMm(width), inMm(amount.length)]
+    return [['to buy', role, material || roleWords[role], count, ...sizes, '', '', '']]
+  })
   return (
     Papa.unparse(
-      { fields: [...columns], data: [...pieces, ...notions] },
+      { fields: [...columns], data: [...pieces, ...notions, ...toBuy] },
       { escapeFormulae: true, newline: '\r\n' },
     ) + '\r\n'
   )

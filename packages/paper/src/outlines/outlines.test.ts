@@ -137,7 +137,9 @@ describe('the list as a table', () => {
   it('has a line for each piece and notion, in the unit and in millimetres', async () => {
     const made = madeFrom('hut-ledger')
     const lines = (await text('csv', made)).trim().split('\r\n')
-    expect(lines).to.have.length(1 + made.plan.pieces.length + made.plan.notions.length)
+    const toBuy = lines.filter(line => line.startsWith('to buy,'))
+    expect(toBuy[0]).to.match(/^to buy,outer,.*,1,42 in,13 1\/2 in,1066.8,342.9/)
+    expect(lines).to.have.length(1 + made.plan.pieces.length + made.plan.notions.length + toBuy.length)
     expect(lines[1]).to.include('piece,').and.to.include('15 3/4 in,10 3/8 in,400.05,263.525')
   })
 

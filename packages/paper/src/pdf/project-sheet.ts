@@ -2,17 +2,21 @@ import {
   cautionWords,
   clothOf,
   describeFinding,
+  drawSheet,
   drawStrip,
+  layOutBought,
   readingStateWords,
   readingWords,
   roleWords,
   severityIn,
+  usualClothWidth,
   verdictWords,
   type Audience,
   type Cover,
   type Making,
   type Plan,
   type Saying,
+  type ToBuy,
 } from '@snowdrift/core'
 import { openFlow, type Flow } from './flow.js'
 import type { Paper } from './paper.js'
@@ -45,6 +49,7 @@ export async function writeProjectSheet(sheet: ProjectSheet): Promise<Uint8Array
   }
   writePieces(flow, sheet)
   writeNotions(flow, sheet)
+  writeBought(flow, sheet)
   writeFindings(flow, sheet)
   writeSteps(flow, sheet)
   return pages.finish()
@@ -135,6 +140,31 @@ function writeNotions(flow: Flow, { plan, say, nameOf }: ProjectSheet): void {
     ]),
     [4, 1, 3, 4],
   )
+}
+
+/** As if nothing were at hand, with a first layout of each material. */
+function writeBought(flow: Flow, { cover, plan, say }: ProjectSheet): void {
+  const bought = layOutBought(cover, plan)
+  flow.heading('To buy, where nothing is at hand')
+  flow.table(
+    ['Material', 'To buy', ''],
+    bought.map(({ role, material, toBuy }) => [
+      material || roleWords[role],
+      toBuy ? amountOf(toBuy, say) : 'larger than what is sold',
+      toBuy?.kind === 'length' ? `of ${say(usualClothWidth(cover.unit))} wide` : '',
+    ]),
+    [4, 4, 3],
+  )
+  for (const { sheets } of bought)
+    for (const sheet of sheets) {
+      flow.heading(`On the ${sheet.name}`, 60)
+      flow.picture(drawSheet(sheet), 55)
+    }
+}
+
+function amountOf(toBuy: ToBuy, say: Saying): string {
+  if (toBuy.kind === 'length') return say(toBuy.length)
+  return `${toBuy.count} of ${say(toBuy.width)} × ${say(toBuy.length)}`
 }
 
 function writeFindings(flow: Flow, { plan, say, audience = 'maker' }: ProjectSheet): void {

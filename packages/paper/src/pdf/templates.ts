@@ -1,4 +1,4 @@
-import { toMm, type Length, type Template } from '@snowdrift/core'
+import { toMm, type Drawing, type Length, type Template } from '@snowdrift/core'
 import { overlap, tile, unprinted, type Tile, type Tiling } from './tiles.js'
 import { fit } from './fit-words.js'
 import type { Paper } from './paper.js'
@@ -6,6 +6,8 @@ import { openPages, type Pages } from './sheet-of-paper.js'
 
 export interface TemplatesOnPaper {
   readonly title: string
+  /** What is drawn beside the pieces. */
+  readonly aids?: readonly Drawing[]
   readonly paper: Paper
   readonly say: (length: Length) => string
   /** Plain rectangles, too; else their numbers stand on the first page. */
@@ -15,10 +17,13 @@ export interface TemplatesOnPaper {
 /** Templates at true size over as many sheets as it takes: squares to check the scale and a map of the sheets first. */
 export async function writeTemplates(
   templates: readonly Template[],
-  { title, paper, say, withPlain = false }: TemplatesOnPaper,
+  { title, aids = [], paper, say, withPlain = false }: TemplatesOnPaper,
 ): Promise<Uint8Array> {
   const pages = openPages(paper, title)
-  const drawn = alikeTogether(templates.filter(({ isPlain }) => withPlain || !isPlain))
+  const drawn = [
+    ...alikeTogether(templates.filter(({ isPlain }) => withPlain || !isPlain)),
+    ...aids.map(drawing => ({ drawing, words: drawing.title })),
+  ]
   const tilings = drawn.map(({ drawing }) => tile(toMm(drawing.width), toMm(drawing.height), paper))
   writeFirstPage(pages, {
     title,

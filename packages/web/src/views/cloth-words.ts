@@ -1,13 +1,11 @@
-import { formatLength, inches, mm, roundUpTo, type Length, type Unit } from '@snowdrift/core'
+import { formatLength, inches, mm, roundUpTo, usualClothWidth, type Length, type Unit } from '@snowdrift/core'
 
 /** The width that cloth usually has, as the maker says it. */
 export function usualCloth(unit: Unit): string {
   return unit === 'in' ? '42 in' : unit === 'cm' ? '110 cm' : '1100 mm'
 }
 
-export function usualClothWidth(unit: Unit): Length {
-  return unit === 'in' ? inches(42) : mm(1100)
-}
+export { usualClothWidth }
 
 /** A length off the bolt as one asks for it: up to the next eighth of an inch, or centimetre. */
 export function clothLength(length: Length, unit: Unit): string {

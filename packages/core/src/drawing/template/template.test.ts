@@ -5,6 +5,8 @@ import { sayPlainly } from '../../finding/say.js'
 import { toMm, zero } from '../../length/length.js'
 import type { Plan } from '../../plan/plan.js'
 import type { Mark, PathMark, PathStep } from '../drawing.js'
+import { drawAids } from './aids.js'
+import { drawPlaces } from './places.js'
 import { drawTemplates, type Template } from './template.js'
 
 const naming = { nameOf: (id: string) => id, say: sayPlainly('mm'), unit: 'mm' } as const
@@ -125,5 +127,36 @@ describe('a template', () => {
           expect(y, `${id} ${piece.id}`).to.be.within(0, piece.height.cut)
         }
       }
+  })
+})
+
+describe('what is printed beside the pieces', () => {
+  const aidsOf = (plan: Plan) => drawAids(plan, naming)
+
+  it('is the spine with its holes to punch by, and a strip as wide as the gap', () => {
+    const planned = planFrom(familyFile('board-cover'))
+    const [punching, gap] = aidsOf(planned)
+    const holes = punching?.marks.filter(mark => mark.kind === 'path' && mark.style === 'hole') ?? []
+    expect(holes).to.have.length(planned.strip.holes.length).and.not.have.length(0)
+    const panel = planned.strip.panels.find(({ kind }) => kind === 'gap')
+    const [outline] = gap?.marks ?? []
+    expect(outline?.kind === 'path' && outline.steps[0]?.to[0]).to.equal(panel?.width)
+    expect(gap?.height).to.equal(planned.strip.height)
+  })
+
+  it('is nothing where there are neither holes nor gaps', () => {
+    expect(aidsOf(planFrom(familyFile('sleeve')))).to.deep.equal([])
+  })
+
+  it('marks where a button sits, and cuts no hole for it', () => {
+    const planned = planFrom(familyFile('sleeve', { extras: [{ type: 'loop-button' }] }))
+    const { at, width, height } = planned.strip.cutPieces.at(-1) ?? {
+      at: [zero, zero],
+      width: zero,
+      height: zero,
+    }
+    const places = drawPlaces(planned.strip, { piece: 'outer', at, width, height })
+    // a cross of two lines
+    expect(places.map(mark => mark.kind !== 'text' && mark.style)).to.deep.equal(['hint', 'hint'])
   })
 })

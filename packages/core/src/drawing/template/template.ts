@@ -4,10 +4,10 @@ import { clamp, scale, subtract, zero, type Length } from '../../length/length.j
 import { customary, type Unit } from '../../length/unit.js'
 import type { Piece } from '../../piece/piece.js'
 import type { Plan } from '../../plan/plan.js'
-import { line, rectangle, text, type Drawing, type Mark, type PathMark, type Point } from '../drawing.js'
-import { drawHoles } from '../strip-shapes.js'
+import { line, rectangle, text, type Drawing, type Mark, type Point } from '../drawing.js'
 import { lineStyles } from '../strip-drawing.js'
 import { cutOutline, seamOutline } from './cut-outline.js'
+import { drawPlaces } from './places.js'
 
 /** A piece at its true size, right side up: to be printed, laid on the cloth and cut along. */
 export interface Template {
@@ -34,7 +34,7 @@ export function drawTemplate(piece: Piece, plan: Plan, { nameOf, say, unit }: Na
   const area = areaOf(piece, plan)
   const outline = cutOutline(piece, plan, area)
   const within = area ? linesOn(piece, plan.strip, area) : []
-  const holes = area ? holesOn(plan.strip, area) : []
+  const holes = area ? drawPlaces(plan.strip, area) : []
   const seam = plan.allowances && isSeamed(piece, plan) ? [seamOutline(piece, plan, area)] : []
   const trim = piece.trimTo ? trimLine(piece) : []
   const isPlain =
@@ -101,13 +101,6 @@ function linesOn(
       start[axis] === end[axis] && (start[axis] === zero || start[axis] === size)
     return isOutside || isEdge(0, width) || isEdge(1, height) ? [] : [line(start, end, lineStyles[kind])]
   })
-}
-
-function holesOn(strip: Strip, { at: [left, top], width, height }: StripArea): readonly PathMark[] {
-  const holes = strip.holes
-    .map(hole => ({ ...hole, at: [subtract(hole.at[0], left), subtract(hole.at[1], top)] as const }))
-    .filter(({ at: [x, y] }) => x > zero && y > zero && x < width && y < height)
-  return drawHoles({ ...strip, holes }) as readonly PathMark[]
 }
 
 /** What is cut with the outer is seamed with it; backings end before the seam, or go with it. */

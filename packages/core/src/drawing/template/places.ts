@@ -1,0 +1,24 @@
+import type { Strip, StripArea, StripHole } from '../../families/strip.js'
+import { add, mm, scale, subtract, zero } from '../../length/length.js'
+import { line, type Mark, type Point } from '../drawing.js'
+import { drawHoles } from '../strip-shapes.js'
+
+/** What is punched as the hole that it is; where a button or a snap sits, or a needle goes through, as a cross. */
+export function drawPlaces(strip: Strip, { at: [left, top], width, height }: StripArea): readonly Mark[] {
+  const holes = strip.holes
+    .map(hole => ({ ...hole, at: [subtract(hole.at[0], left), subtract(hole.at[1], top)] as const }))
+    .filter(({ at: [x, y] }) => x > zero && y > zero && x < width && y < height)
+  return [
+    ...drawHoles({ ...strip, holes: holes.filter(({ punched }) => punched) }),
+    ...holes.filter(({ punched }) => !punched).flatMap(cross),
+  ]
+}
+
+function cross({ at: [x, y], diameter }: StripHole): readonly Mark[] {
+  const arm = add(scale(diameter, 1 / 2), mm(1))
+  const ends = (dx: number, dy: number): readonly [Point, Point] => [
+    [subtract(x, scale(arm, dx)), subtract(y, scale(arm, dy))],
+    [add(x, scale(arm, dx)), add(y, scale(arm, dy))],
+  ]
+  return [line(...ends(1, 0), 'hint'), line(...ends(0, 1), 'hint')]
+}
