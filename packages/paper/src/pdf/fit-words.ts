@@ -1,4 +1,5 @@
-import type { Pages, WordsLook } from './sheet-of-paper.js'
+import type { WordsLook } from './ink.js'
+import type { Pages } from './sheet-of-paper.js'
 
 type Look = Pick<WordsLook, 'size' | 'weight'>
 
