@@ -43,8 +43,7 @@ export async function writeTemplates(
 function alikeTogether(templates: readonly Template[]): readonly Shared[] {
   const groups = new Map<string, Template[]>()
   for (const template of templates) {
-    const { width, height, marks } = template.drawing
-    const lines = JSON.stringify([width, height, marks.filter(({ kind }) => kind !== 'text')])
+    const lines = linesOf(template.drawing)
     groups.set(lines, [...(groups.get(lines) ?? []), template])
   }
   return [...groups.values()].flatMap(group => {
@@ -53,6 +52,16 @@ function alikeTogether(templates: readonly Template[]): readonly Shared[] {
     const words = [first, ...others].map(cutWords).join('; ')
     return [{ drawing: renamed(first.drawing, words), words }]
   })
+}
+
+/** A drawing’s size and lines, whatever their order, to a tenth of a millimetre: the same for two that are cut alike. */
+function linesOf({ width, height, marks }: Drawing): string {
+  const lines = marks.filter(({ kind }) => kind !== 'text').map(mark => JSON.stringify(mark, roughly))
+  return [width, height, ...lines.toSorted()].join('\n')
+}
+
+function roughly(_key: string, value: unknown): unknown {
+  return typeof value === 'number' ? Math.round(value / 32) : value
 }
 
 /** What is drawn once, and what of it is cut. */

@@ -18,8 +18,8 @@ export function drawAids({ strip }: Plan, { say }: Pick<Naming, 'say'>): readonl
 
 /** The spine with its holes, and its middle both ways; none where it has no holes. */
 function holeTemplate(strip: Strip, { x, width }: Panel & { readonly x: typeof zero }): readonly Drawing[] {
-  const within = { piece: 'spine', at: [x, zero], width, height: strip.height } as const
-  const places = drawPlaces(strip, within)
+  const area = { piece: 'spine', at: [x, zero], width, height: strip.height } as const
+  const places = drawPlaces(strip, { area, isBehind: false })
   if (places.length === 0) return []
   const [middle, half] = [scale(width, 1 / 2), scale(strip.height, 1 / 2)]
   return [

@@ -1,19 +1,20 @@
-import type { StripArea, StripCorner, StripShape } from '../../families/strip.js'
+import type { StripCorner, StripShape } from '../../families/strip.js'
 import { absolute, add, mm, ofTicks, scale, subtract, zero, type Length } from '../../length/length.js'
 import type { Piece } from '../../piece/piece.js'
 import type { Plan } from '../../plan/plan.js'
 import { rectangle, type PathMark, type PathStep, type Point } from '../drawing.js'
 import { scooped } from '../scooped.js'
+import { onPiece, type Lying } from './lying.js'
 
 /**
  * The line to cut along, from the piece's top left corner: its corners rounded or cut off as far outside the finished
  * ones as its edges stand out, and the scoop of a pocket less its seam.
  */
-export function cutOutline(piece: Piece, plan: Plan, area: StripArea | undefined): PathMark {
+export function cutOutline(piece: Piece, plan: Plan, lying: Lying | undefined): PathMark {
   const [width, height] = [piece.width.cut, piece.height.cut]
   const whole = cornered([zero, zero], width, height, {
     style: 'cut',
-    corners: area ? cornersOn(plan.strip.corners, area) : [],
+    corners: lying ? cornersOn(plan.strip.corners, lying) : [],
   })
   const shape = scoopOn(piece, plan)
   return shape
@@ -22,12 +23,12 @@ export function cutOutline(piece: Piece, plan: Plan, area: StripArea | undefined
 }
 
 /** The seam all round, its corners turned as the cut line's are. */
-export function seamOutline(piece: Piece, plan: Plan, area: StripArea | undefined): PathMark {
+export function seamOutline(piece: Piece, plan: Plan, lying: Lying | undefined): PathMark {
   const { seam } = plan.settled
   const less = (side: Length) => subtract(side, scale(seam, 2))
   const whole = cornered([seam, seam], less(piece.width.cut), less(piece.height.cut), {
     style: 'seam',
-    corners: area ? cornersOn(plan.strip.corners, area, seam) : [],
+    corners: lying ? cornersOn(plan.strip.corners, lying, seam) : [],
   })
   const shape = scoopOn(piece, plan)
   return shape
@@ -52,22 +53,16 @@ interface CutCorner {
 }
 
 /** The corners of the strip that are the piece's own, so far inside its edges: they stand out by the same at both sides. */
-function cornersOn(
-  corners: readonly StripCorner[],
-  { at: [left, top], width, height }: StripArea,
-  inside = zero,
-): readonly CutCorner[] {
+function cornersOn(corners: readonly StripCorner[], lying: Lying, inside = zero): readonly CutCorner[] {
+  const { width, height } = lying.area
   return corners.flatMap((corner): readonly CutCorner[] => {
-    const {
-      at: [x, y],
-      towards: [right, down],
-      round,
-    } = corner
-    const out = right > 0 ? subtract(x, left) : subtract(add(left, width), x)
-    const up = down > 0 ? subtract(y, top) : subtract(add(top, height), y)
+    const [x, y] = onPiece(corner.at, lying)
+    const [right, down] = [lying.isBehind ? -corner.towards[0] : corner.towards[0], corner.towards[1]]
+    const out = right > 0 ? x : subtract(width, x)
+    const up = down > 0 ? y : subtract(height, y)
     if (out < zero || up < zero || absolute(subtract(out, up)) > byRounding) return []
     const place = down > 0 ? (right > 0 ? 0 : 1) : right > 0 ? 3 : 2
-    return [{ place, round, ...offsetCorner(corner, subtract(out, inside)) }]
+    return [{ place, round: corner.round, ...offsetCorner(corner, subtract(out, inside)) }]
   })
 }
 

@@ -1,12 +1,14 @@
-import type { Strip, StripArea, StripHole } from '../../families/strip.js'
+import type { Strip, StripHole } from '../../families/strip.js'
 import { add, mm, scale, subtract, zero } from '../../length/length.js'
 import { line, type Mark, type Point } from '../drawing.js'
 import { drawHoles } from '../strip-shapes.js'
+import { onPiece, type Lying } from './lying.js'
 
 /** What is punched as the hole that it is; where a button or a snap sits, or a needle goes through, as a cross. */
-export function drawPlaces(strip: Strip, { at: [left, top], width, height }: StripArea): readonly Mark[] {
+export function drawPlaces(strip: Strip, lying: Lying): readonly Mark[] {
+  const { width, height } = lying.area
   const holes = strip.holes
-    .map(hole => ({ ...hole, at: [subtract(hole.at[0], left), subtract(hole.at[1], top)] as const }))
+    .map(hole => ({ ...hole, at: onPiece(hole.at, lying) }))
     .filter(({ at: [x, y] }) => x > zero && y > zero && x < width && y < height)
   return [
     ...drawHoles({ ...strip, holes: holes.filter(({ punched }) => punched) }),

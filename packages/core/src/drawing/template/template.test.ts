@@ -72,6 +72,26 @@ describe('a template', () => {
     expect(second?.to[0]).to.equal(piece.width.cut)
   })
 
+  it('has left and right exchanged where it lies behind the outer: each is cut right side up', () => {
+    const planned = planFrom(
+      familyFile('adjustable-wrap', { options: { taperAlong: '60 mm', taperAcross: '40 mm' } }),
+    )
+    const [outer, lining] = ['outer', 'lining'].map(id => pathsOf(templateOf(planned, id), 'cut')[0])
+    // the outer’s free end is on the right, the lining’s on the left: as far in from there
+    const width = templateOf(planned, 'outer').drawing.width
+    expect(outer?.start).to.deep.equal([zero, zero])
+    expect(toMm(lining?.steps[0]?.to[0] ?? zero)).to.be.closeTo(64.532, 0.01)
+    const folds = (id: string) =>
+      templateOf(planned, id)
+        .drawing.marks.flatMap(mark => (mark.kind === 'line' && mark.style === 'fold' ? [mark.from[0]] : []))
+        .toSorted((one, other) => one - other)
+    expect(folds('lining')).to.deep.equal(
+      folds('outer')
+        .map(x => width - x)
+        .toReversed(),
+    )
+  })
+
   it('dips in the mouth of a scooped pocket, the seam all along', () => {
     const planned = planFrom(
       familyFile('zip-pouch', { options: { pocket: true, scoopWidth: '100 mm', scoopDepth: '50 mm' } }),
@@ -155,7 +175,7 @@ describe('what is printed beside the pieces', () => {
       width: zero,
       height: zero,
     }
-    const places = drawPlaces(planned.strip, { piece: 'outer', at, width, height })
+    const places = drawPlaces(planned.strip, { area: { piece: 'outer', at, width, height }, isBehind: false })
     // a cross of two lines
     expect(places.map(mark => mark.kind !== 'text' && mark.style)).to.deep.equal(['hint', 'hint'])
   })

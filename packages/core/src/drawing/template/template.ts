@@ -1,4 +1,4 @@
-import type { Strip, StripArea, StripLine } from '../../families/strip.js'
+import type { Strip, StripLine, StripPoint } from '../../families/strip.js'
 import type { Saying } from '../../finding/say.js'
 import { clamp, scale, subtract, zero, type Length } from '../../length/length.js'
 import { customary, type Unit } from '../../length/unit.js'
@@ -7,6 +7,7 @@ import type { Plan } from '../../plan/plan.js'
 import { line, rectangle, text, type Drawing, type Mark, type Point } from '../drawing.js'
 import { lineStyles } from '../strip-drawing.js'
 import { cutOutline, seamOutline } from './cut-outline.js'
+import { lyingOf, onPiece, type Lying } from './lying.js'
 import { drawPlaces } from './places.js'
 
 /** A piece at its true size, right side up: to be printed, laid on the cloth and cut along. */
@@ -31,11 +32,11 @@ export function drawTemplates(plan: Plan, naming: Naming): readonly Template[] {
 /** Cut line, seam, folds, quilting, holes and what is put on; grain, top, middles, name, size and count. */
 export function drawTemplate(piece: Piece, plan: Plan, { nameOf, say, unit }: Naming): Template {
   const [width, height] = [piece.width.cut, piece.height.cut]
-  const area = areaOf(piece, plan)
-  const outline = cutOutline(piece, plan, area)
-  const within = area ? linesOn(piece, plan.strip, area) : []
-  const holes = area ? drawPlaces(plan.strip, area) : []
-  const seam = plan.allowances && isSeamed(piece, plan) ? [seamOutline(piece, plan, area)] : []
+  const lying = lyingOf(piece, plan)
+  const outline = cutOutline(piece, plan, lying)
+  const within = lying ? linesOn(piece, plan.strip, lying) : []
+  const holes = lying ? drawPlaces(plan.strip, lying) : []
+  const seam = plan.allowances && isSeamed(piece, plan) ? [seamOutline(piece, plan, lying)] : []
   const trim = piece.trimTo ? trimLine(piece) : []
   const isPlain =
     outline.steps.length === 3 && outline.steps.every(step => !('radius' in step)) && holes.length === 0
@@ -61,41 +62,19 @@ export function drawTemplate(piece: Piece, plan: Plan, { nameOf, say, unit }: Na
   }
 }
 
-/** Where the piece lies on the strip; the plies of a wall that are cut as the outer lie where it does. */
-function areaOf({ id, width, height, role }: Piece, { strip, pieces }: Plan): StripArea | undefined {
-  const outer = pieces.find(piece => piece.id === 'outer')
-  const isPly = role === 'lining' || role === 'interfacing' || role === 'padding'
-  const isAlike = isPly && outer?.width.cut === width.cut && outer.height.cut === height.cut
-  const own = strip.cutPieces.find(({ piece }) => piece === id || (isAlike && piece === 'outer'))
-  return own && centredOver(own, width.cut, height.cut)
-}
-
-/** A piece that is cut larger than it shows stands out as far on all sides. */
-function centredOver({ at: [x, y], ...area }: StripArea, width: Length, height: Length): StripArea {
-  const out = (cut: Length, shown: Length) => scale(subtract(cut, shown), 1 / 2)
-  return {
-    piece: area.piece,
-    at: [subtract(x, out(width, area.width)), subtract(y, out(height, area.height))],
-    width,
-    height,
-  }
-}
-
 const drawnOn: ReadonlySet<StripLine['kind']> = new Set(['fold', 'quilting', 'slit', 'zip', 'opening', 'hem'])
 
 /** Folds, quilting, slits, zip and opening as they run across the piece, cut off at its edges. */
-function linesOn(
-  { role }: Piece,
-  { lines }: Strip,
-  { at: [left, top], width, height }: StripArea,
-): readonly Mark[] {
+function linesOn({ role }: Piece, { lines }: Strip, lying: Lying): readonly Mark[] {
+  const { width, height } = lying.area
   return lines.flatMap(({ kind, from, to }) => {
     if (!drawnOn.has(kind) || (kind === 'quilting' && role === 'lining')) return []
-    const clip = ([x, y]: Point): Point => [
-      clamp(subtract(x, left), zero, width),
-      clamp(subtract(y, top), zero, height),
-    ]
-    const [start, end] = [clip(from), clip(to)]
+    const clip = (place: StripPoint): Point => {
+      const [x, y] = onPiece(place, lying)
+      return [clamp(x, zero, width), clamp(y, zero, height)]
+    }
+    const ends = [clip(from), clip(to)] as const
+    const [start, end] = ends[0][0] > ends[1][0] ? [ends[1], ends[0]] : ends
     const isOutside = start[0] === end[0] && start[1] === end[1]
     const isEdge = (axis: 0 | 1, size: Length) =>
       start[axis] === end[axis] && (start[axis] === zero || start[axis] === size)
