@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { expect } from 'chai'
-import { runCommand } from './run-command.js'
+import { run } from './testing/run.js'
 
 const folder = join(import.meta.dirname, '../../../docs/examples')
 
@@ -16,15 +16,8 @@ interface PlanJson {
 }
 
 async function planOf(name: string): Promise<{ readonly code: number; readonly json: PlanJson }> {
-  let out = ''
-  const code = await runCommand('plan', [join(folder, `${name}.json`)], {
-    input: (async function* () {
-      await Promise.resolve()
-      yield ''
-    })(),
-    print: text => (out += text),
-    complain: text => expect.fail(text),
-  })
+  const { code, out, err } = await run('plan', [join(folder, `${name}.json`)])
+  expect(err).to.equal('')
   return { code, json: JSON.parse(out) as PlanJson }
 }
 

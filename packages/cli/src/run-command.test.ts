@@ -2,7 +2,7 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect } from 'chai'
-import { runCommand } from './run-command.js'
+import { run } from './testing/run.js'
 
 const hutLedger = {
   format: 'snowdrift/cover',
@@ -13,19 +13,6 @@ const hutLedger = {
   },
   family: 'slip-cover',
   layers: [{ role: 'outer', thickness: '0.28 mm' }],
-}
-
-async function run(command: string, args: readonly string[], input = '') {
-  const written = { out: '', err: '' }
-  const code = await runCommand(command, args, {
-    input: (async function* () {
-      await Promise.resolve()
-      yield input
-    })(),
-    print: text => (written.out += text),
-    complain: text => (written.err += text),
-  })
-  return { code, ...written }
 }
 
 const plan = (cover: unknown) => run('plan', ['-'], JSON.stringify(cover))
