@@ -3,6 +3,7 @@ import { api } from '../api/api'
 import type { Told } from '../app/other-windows'
 import type { DraftsState } from './drafts-slice'
 import { kindOf, kinds, standingOf, type Tag } from './kinds'
+import { onceMore } from './once-more'
 import { takeUp } from './take-up'
 
 type Thunk = ThunkAction<Promise<void>, { readonly drafts: DraftsState }, unknown, UnknownAction>
@@ -30,9 +31,16 @@ export function follow(told: Told): Thunk {
     }
     const ref = told.saved
     dispatch(api.util.invalidateTags([...kinds[kindOf(ref)].tags]))
-    const held = getState().drafts[ref]
-    if (!held || held.dirty) return
-    const { data } = await dispatch(api.endpoints.row.initiate(ref, { forceRefetch: true, subscribe: false }))
-    if (data) await dispatch(takeUp(ref, standingOf(kindOf(ref), data)))
+    // A row that is fetched already is not fetched again beside it, and what comes may be of before this save.
+    await followRow(ref, async () => {
+      const held = getState().drafts[ref]
+      if (!held || held.dirty) return
+      const { data } = await dispatch(
+        api.endpoints.row.initiate(ref, { forceRefetch: true, subscribe: false }),
+      )
+      if (data) await dispatch(takeUp(ref, standingOf(kindOf(ref), data)))
+    })
   }
 }
+
+const followRow = onceMore()
