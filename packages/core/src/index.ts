@@ -64,6 +64,19 @@ export {
   type Stock,
   type Weave,
 } from './api/stash.js'
+export {
+  audiences,
+  exportKinds,
+  labelSheets,
+  paperNames,
+  readExportRequest,
+  usualLabels,
+  type Audience,
+  type ExportKind,
+  type ExportRequest,
+  type LabelSheet,
+  type PaperName,
+} from './api/exports.js'
 export { checkLeftOvers, readCutBody, readTakeBody, type CutBody, type TakeBody } from './api/take.js'
 export type {
   Drawing,
@@ -344,15 +357,3 @@ export {
   type ReadingGrade,
   type SideQuestion,
 } from './make/practice.js'
-export {
-  audiences,
-  exportKinds,
-  labelSheets,
-  paperNames,
-  readExportRequest,
-  type Audience,
-  type ExportKind,
-  type ExportRequest,
-  type LabelSheet,
-  type PaperName,
-} from './api/exports.js'

@@ -3,6 +3,7 @@ import {
   namePiece,
   roleWords,
   sayProperly,
+  usualLabels,
   drawAids,
   drawTemplates,
   layOutBought,
@@ -55,17 +56,11 @@ export interface ExportOptions {
   readonly labels?: LabelSheet | undefined
 }
 
-const usualLabels: Readonly<Record<PaperName, LabelSheet>> = {
-  a4: 'a4-14',
-  letter: 'letter-10',
-  a0: 'a4-14',
-}
-
 /** A planned cover as a file of that kind; its bytes. Text is UTF-8. */
 export async function exportCover(
   kind: ExportKind,
   { cover, plan, making, chance }: ToExport,
-  { paper = 'a4', withPlain = false, audience = 'maker', labels = usualLabels[paper] }: ExportOptions = {},
+  { paper = 'a4', withPlain = false, audience = 'maker', labels = usualLabels(paper) }: ExportOptions = {},
 ): Promise<Uint8Array> {
   const { unit } = cover
   const title = cover.name || 'A cover'

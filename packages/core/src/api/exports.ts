@@ -12,6 +12,11 @@ export type PaperName = (typeof paperNames)[number]
 export const labelSheets = ['a4-8', 'a4-14', 'a4-24', 'letter-10', 'letter-30', 'roll'] as const
 export type LabelSheet = (typeof labelSheets)[number]
 
+/** The sheet of labels that goes with a paper, unless another is chosen. */
+export function usualLabels(paper: PaperName): LabelSheet {
+  return paper === 'letter' ? 'letter-10' : 'a4-14'
+}
+
 /** For the maker, with readings, reckoning and chance; or for somebody who sews it from the numbers. */
 export const audiences = ['maker', 'sewist'] as const
 export type Audience = (typeof audiences)[number]

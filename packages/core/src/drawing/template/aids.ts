@@ -1,5 +1,5 @@
 import { placePanels, type Panel, type Strip } from '../../families/strip.js'
-import { add, mm, scale, zero } from '../../length/length.js'
+import { add, mm, scale, zero, type Length } from '../../length/length.js'
 import type { Plan } from '../../plan/plan.js'
 import { line, rectangle, text, type Drawing, type Mark } from '../drawing.js'
 import { drawPlaces } from './places.js'
@@ -17,7 +17,7 @@ export function drawAids({ strip }: Plan, { say }: Pick<Naming, 'say'>): readonl
 }
 
 /** The spine with its holes, and its middle both ways; none where it has no holes. */
-function holeTemplate(strip: Strip, { x, width }: Panel & { readonly x: typeof zero }): readonly Drawing[] {
+function holeTemplate(strip: Strip, { x, width }: Panel & { readonly x: Length }): readonly Drawing[] {
   const area = { piece: 'spine', at: [x, zero], width, height: strip.height } as const
   const places = drawPlaces(strip, { area, isBehind: false })
   if (places.length === 0) return []

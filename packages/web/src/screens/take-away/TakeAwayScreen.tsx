@@ -1,4 +1,4 @@
-import type { Audience, CoverFile, LabelSheet, PaperName } from '@snowdrift/core'
+import { usualLabels, type Audience, type CoverFile, type LabelSheet, type PaperName } from '@snowdrift/core'
 import { Download } from 'lucide-react'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
@@ -15,15 +15,7 @@ import { Toggle } from '../../parts/Toggle'
 import { plannedOf } from '../../views/planned'
 import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
-import {
-  audienceWords,
-  forMachines,
-  labelWords,
-  onPaper,
-  paperWords,
-  usualLabels,
-  usualPaper,
-} from './exports'
+import { audienceWords, forMachines, labelWords, onPaper, paperWords, usualPaper } from './exports'
 import { ExportRow } from './ExportRow'
 import { useExport } from './use-export'
 

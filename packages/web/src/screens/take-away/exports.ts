@@ -77,7 +77,3 @@ export const labelWords: Readonly<Record<LabelSheet, string>> = {
 export function usualPaper(unit: Unit): PaperName {
   return unit === 'in' ? 'letter' : 'a4'
 }
-
-export function usualLabels(paper: PaperName): LabelSheet {
-  return paper === 'letter' ? 'letter-10' : 'a4-14'
-}
