@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { addressOf, fill, find, press, see } from './testing/hands.js'
+import { addressOf, fill, find, press, pressAt, see } from './testing/hands.js'
 import { desk, phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -102,7 +102,7 @@ for (const { look, size, width } of [
 
     it('axe finds nothing with reasons unfolded, a refused entry and the shortcuts open', async () => {
       await page.goto(`${site.address()}${cover}/pieces`)
-      await (await page.waitForSelector('[data-piece="outer"] summary'))?.click()
+      await pressAt(page, '[data-piece="outer"] summary')
       expect(await axe(page)).to.deep.equal([])
       await page.goto(`${site.address()}${cover}/measure`)
       await find(page, 'Width')

@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { addressOf, fill, press, see } from './testing/hands.js'
+import { addressOf, fill, press, pressAt, see } from './testing/hands.js'
 import { phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -76,7 +76,7 @@ describe('at the table', function () {
   })
 
   it('asks about a made size that no hand errs by, and takes one that was cut otherwise', async () => {
-    await page.click('[aria-label="As it was made"] summary')
+    await pressAt(page, '[aria-label="As it was made"] summary')
     await fill(page, 'Outer, height as made', '15 3/4')
     await page.keyboard.press('Tab')
     await see(page, 'Are width and height exchanged?')

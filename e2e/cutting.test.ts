@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { addressOf, choose, fill, press, see, textOf } from './testing/hands.js'
+import { addressOf, choose, fill, press, pressAt, see, textOf } from './testing/hands.js'
 import { phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -82,8 +82,7 @@ describe('from cloth to pieces', function () {
     await press(page, 'Rotary cutter')
     await see(page, 'Cut 1 of', group('outer'))
     await see(page, 'Set the ruler to', group('outer'))
-    const next = await page.$(`${group('outer')} [aria-label="Next cut"]`)
-    await next?.click()
+    await pressAt(page, `${group('outer')} [aria-label="Next cut"]`)
     await see(page, 'Cut 2 of', group('outer'))
     expect(await page.$$(`${group('outer')} .mark-tape`)).to.have.length(1)
     await press(page, 'Scissors')
@@ -114,7 +113,7 @@ describe('from cloth to pieces', function () {
   it('lays out several covers from the same cloth', async () => {
     await open('Rota planner, zipped')
     // the other covers may come after the layout
-    await page.locator('summary ::-p-text(Cut other covers)').setTimeout(25_000).click()
+    await pressAt(page, 'summary ::-p-text(Cut other covers)')
     await press(page, 'Star atlas, padded')
     await see(page, 'lining · Star atlas, padded', group('lining'))
     await see(page, 'lining · Rota planner, zipped', group('lining'))

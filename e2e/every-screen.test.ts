@@ -1,4 +1,5 @@
 import { expect } from 'chai'
+import { pressAt } from './testing/hands.js'
 import { shiningThrough, smallTargets, walkScreens, wrongLengths } from './testing/screens.js'
 import { desk, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
@@ -21,7 +22,7 @@ describe('every screen, at a desk', function () {
       const title = await page.title()
       const small = await smallTargets(page, 24)
       const metric = await wrongLengths(shown, /\d\s?(mm|cm)\b/g)
-      await page.click('button[aria-label="Keyboard shortcuts"]')
+      await pressAt(page, 'button[aria-label="Keyboard shortcuts"]')
       await page.waitForSelector('[role="dialog"]')
       const through = await shiningThrough(page)
       await page.keyboard.press('Escape')

@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { choose, fill, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
+import { choose, fill, find, press, pressAt, see, textOf, undo, valueOf } from './testing/hands.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -128,7 +128,7 @@ describe('every way of making, from the tape to paper', function () {
   for (const { way, kind, readings, outer, pieces, lines } of stories)
     it(`${way}: measured, planned, pictured, printed`, async () => {
       await page.goto(`${site.address()}/new`)
-      await (await page.waitForSelector(`label ::-p-text(${kind})`))?.click()
+      await pressAt(page, `label ::-p-text(${kind})`)
       await fill(page, 'What do you call it?', way)
       await press(page, 'Measure it')
       await see(page, 'What it is')
@@ -141,7 +141,7 @@ describe('every way of making, from the tape to paper', function () {
       for (const view of ['Inside', 'Open']) await press(page, view)
       await page.waitForSelector('svg[aria-label="The cover laid flat, seen from inside"]')
       await page.waitForSelector('[data-picture="end-on"] svg')
-      await (await page.waitForSelector('nav ::-p-text(Pieces)'))?.click()
+      await pressAt(page, 'nav ::-p-text(Pieces)')
       await see(page, outer, '[data-piece="outer"]')
       expect(await idsOf(page)).to.deep.equal(pieces)
       expect(await page.$$('[data-joining] svg')).not.to.have.length(0)
@@ -209,7 +209,7 @@ describe('choosing, comparing and adding', function () {
     await page.mouse.up()
     // snapped into the lower left corner
     await page.waitForFunction(() => document.querySelector('[data-at]')?.getAttribute('data-at') === '0 0')
-    await (await page.waitForSelector('[data-extra="pocket-patch"] summary'))?.click()
+    await pressAt(page, '[data-extra="pocket-patch"] summary')
     await fill(page, 'From below', '2')
     await page.waitForFunction(
       () => document.querySelector('[data-at]')?.getAttribute('data-at') === '0 50.8',
@@ -260,7 +260,7 @@ describe('choosing, comparing and adding', function () {
       await fill(page, reading, value)
     await find(page, 'Make-up: has a warning')
     await see(page, 'Book 6 not served')
-    await (await page.waitForSelector('nav ::-p-text(Pieces)'))?.click()
+    await pressAt(page, 'nav ::-p-text(Pieces)')
     await see(page, 'These books want 2 covers')
     expect(await textOf(page, '[data-fewest]')).to.contain('6')
   })
@@ -268,7 +268,7 @@ describe('choosing, comparing and adding', function () {
 
 /** Chooses a way of making in the make-up station, if it is not the one in use. */
 async function wayOf(page: Page, way: string): Promise<void> {
-  await (await page.waitForSelector('nav ::-p-text(Make-up)'))?.click()
+  await pressAt(page, 'nav ::-p-text(Make-up)')
   await see(page, 'Added to it')
   if ((await textOf(page, '[aria-label="Way of making"] h3')) === way) return
   await press(page, 'Other ways of making')

@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { choose, fill, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
+import { choose, fill, find, press, pressAt, see, textOf, undo, valueOf } from './testing/hands.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -113,7 +113,7 @@ describe('a first cover, from the tape to the cutting list', function () {
 
   it('says why each size is what it is: reasons that add up', async () => {
     await press(page, 'Pieces: settled')
-    await (await page.waitForSelector('[data-piece="outer"] summary'))?.click()
+    await pressAt(page, '[data-piece="outer"] summary')
     const { rows, cut } = await page.$eval('[data-piece="outer"] table', table => ({
       rows: [...table.querySelectorAll('tbody td')].map(
         cell => /\(([−\d.]+)\)/.exec(cell.textContent)?.[1] ?? '',

@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { addressOf, fill, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
+import { addressOf, fill, find, press, pressAt, see, textOf, undo, valueOf } from './testing/hands.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -96,11 +96,10 @@ describe('will it fit', function () {
     await press(page, 'A trial piece')
     const band = '[data-trial-band="width"]'
     await see(page, /made up to \d+/, band)
-    const field = await page.waitForSelector(`${band} label::-p-text(or lacking)`)
-    await field?.click()
+    await pressAt(page, `${band} label::-p-text(or lacking)`)
     await page.keyboard.type('1/2')
     await press(page, 'Pieces: settled')
-    await page.waitForSelector('[data-piece="outer"] summary').then(summary => summary?.click())
+    await pressAt(page, '[data-piece="outer"] summary')
     await see(page, 'as the trial piece told', '[data-piece="outer"]')
     await page.goto(`${site.address()}${cover}/fit`)
     await press(page, 'Go by the tape again')

@@ -9,7 +9,7 @@ import {
   removeProfile,
   slowDown,
 } from './testing/faults.js'
-import { addressOf, choose, fill, press, see, textOf, valueOf } from './testing/hands.js'
+import { addressOf, choose, fill, press, pressAt, see, textOf, valueOf } from './testing/hands.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -123,9 +123,9 @@ describe('nothing is lost, nothing is doubled', function () {
         await there.close()
       })
       await here.bringToFront()
-      await (await here.waitForSelector('header a[href="/"]'))?.click()
+      await pressAt(here, 'header a[href="/"]')
       await see(here, 'Hut ledger, with ties')
-      await (await here.waitForSelector(`a[href="${addresses.get('Star atlas, padded') ?? ''}"]`))?.click()
+      await pressAt(here, `a[href="${addresses.get('Star atlas, padded') ?? ''}"]`)
       await here.waitForFunction(
         () => document.querySelector<HTMLInputElement>('[data-reading="width"] input')?.value === '9 3/8',
       )
@@ -213,7 +213,7 @@ describe('nothing is lost, nothing is doubled', function () {
       const page = await site.visit('/stash')
       await page.waitForSelector('[data-material]')
       const name = await page.$eval('[data-material]', element => element.getAttribute('data-material') ?? '')
-      await (await page.$('[data-material] button'))?.click()
+      await pressAt(page, '[data-material] button')
       await slowDown(page, 500)
       await fill(page, 'Price', '17.5')
       await page.keyboard.press('Tab')

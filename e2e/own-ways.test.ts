@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { addressOf, choose, fill, find, press, see, undo, valueOf } from './testing/hands.js'
+import { addressOf, choose, fill, find, press, pressAt, see, undo, valueOf } from './testing/hands.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -47,8 +47,7 @@ describe('a maker’s own ways', function () {
   })
 
   it('opens the piece that is pressed in the picture, and says what each cloth would change', async () => {
-    const flap = await page.waitForSelector('[data-picture="strip"] [data-shows="flap"]')
-    await flap?.click()
+    await pressAt(page, '[data-picture="strip"] [data-shows="flap"]')
     const select = await page.waitForSelector('[data-piece="flap"] details[open] select')
     await page.waitForFunction(field => document.activeElement === field, {}, select)
     const words = await page.$$eval('[data-piece="flap"] option', all =>
@@ -76,8 +75,7 @@ describe('a maker’s own ways', function () {
     await note?.type('the hut upright')
     await page.keyboard.press('Tab')
     await see(page, 'the hut upright', '[data-piece="outer"] summary')
-    const pieced = await page.waitForSelector('[data-piece="outer"] input[type="checkbox"]')
-    await pieced?.click()
+    await pressAt(page, '[data-piece="outer"] input[type="checkbox"]')
     // 15 3/4 + 1/2 by 10 3/8 + 1/2
     await see(page, '16 1/4 × 10 7/8 in', '[data-piece="outer"]')
     await undo(page)
@@ -90,10 +88,10 @@ describe('a maker’s own ways', function () {
     await page.$$eval('[data-layer="padding"] details', all => {
       for (const details of all) details.open = true
     })
-    const boxes = await page.$$('[data-layer="padding"] fieldset label')
-    const labels = await Promise.all(boxes.map(box => box.evaluate(label => label.textContent)))
+    const boxes = '[data-layer="padding"] fieldset label'
+    const labels = await page.$$eval(boxes, all => all.map(label => label.textContent))
     expect(labels).to.include.members(['outer', 'lining', 'flap'])
-    await boxes[labels.indexOf('flap')]?.click()
+    await pressAt(page, `${boxes} ::-p-text(flap)`)
     await see(page, 'Lies behind: outer, flap', '[data-layer="padding"]')
     await open('pieces')
     await see(page, 'padding flap')
@@ -108,8 +106,7 @@ describe('a maker’s own ways', function () {
 
   it('keeps a rule under a name, and follows it on the next cover', async () => {
     await open('make-up')
-    const rule = await page.waitForSelector('[data-recipe="rule"] input')
-    await rule?.click()
+    await pressAt(page, '[data-recipe="rule"] input')
     await fill(page, 'Added to the width', '1 1/4')
     await callRule('Hut rule')
     await press(page, 'Keep it')
@@ -118,20 +115,17 @@ describe('a maker’s own ways', function () {
     // a second of that name is not taken
     await callRule('hut RULE')
     await see(page, '“Hut rule 2” is free')
-    await press(page, 'Pieces: settled').catch(() => undefined)
     const other = await site.visit('/')
     const address = await addressOf(other, 'Star atlas, padded')
     await other.goto(`${site.address()}${address}/make-up`)
-    const kept = await other.waitForSelector('[data-recipe="own:Hut rule"] input')
-    await kept?.click()
+    await pressAt(other, '[data-recipe="own:Hut rule"] input')
     await find(other, 'Forget the rule “Hut rule”')
     await other.browserContext().close()
   })
 
   it('uses a panel whole, from the size that it has', async () => {
     await open('make-up')
-    const cut = await page.waitForSelector('[data-recipe="cut"] input')
-    await cut?.click()
+    await pressAt(page, '[data-recipe="cut"] input')
     await fill(page, 'Width of the panel', '16 1/16')
     await page.keyboard.press('Enter')
     await see(page, '16 1/16 ×', '[data-recipe="cut"]')

@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { fill, press, see } from './testing/hands.js'
+import { fill, press, pressAt, see } from './testing/hands.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -64,7 +64,7 @@ describe('practice', function () {
       await page.goto(`${site.address()}/practice?of=${kind}`)
       await see(page, words)
       await page.waitForSelector('[data-answer="0"]')
-      await page.click('[data-answer="0"]')
+      await pressAt(page, '[data-answer="0"]')
       await page.waitForSelector('[data-right="true"]')
       await see(page, 'of 1 right')
       await press(page, 'Next')

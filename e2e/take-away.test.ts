@@ -3,7 +3,7 @@ import { mkdtemp, readdir, readFile, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
-import { addressOf, press, see } from './testing/hands.js'
+import { addressOf, press, pressAt, see } from './testing/hands.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -37,8 +37,7 @@ describe('paper and files', function () {
 
   it('are one step from the cover', async () => {
     await page.goto(`${site.address()}${ledger}`)
-    const way = await page.waitForSelector('::-p-aria([name="Paper and files"][role="link"])')
-    await way?.click()
+    await pressAt(page, '::-p-aria([name="Paper and files"][role="link"])')
     await see(page, 'Measuring card')
   })
 

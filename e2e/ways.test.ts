@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { fill, find, press, see, valueOf } from './testing/hands.js'
+import { fill, find, press, pressAt, see, valueOf } from './testing/hands.js'
 import { phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 import { cursorIn, timeHands } from './testing/stopwatch.js'
@@ -128,7 +128,7 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     await fill(page, 'Wrap', '9 3/8')
     // 9 3/8 − 2·4 1/2 = 3/8
     await press(page, 'Pieces: settled')
-    await (await page.waitForSelector('[data-piece="outer"] summary'))?.click()
+    await pressAt(page, '[data-piece="outer"] summary')
     await see(page, 'less the width, twice', '[data-piece="outer"]')
     await press(page, 'Cutting list')
     await see(page, 'points to the top')
@@ -172,8 +172,7 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     await press(page, 'Make-up: settled')
     await fill(page, 'Free end', '4')
     await see(page, 'Serves 1 of 2 books', '[aria-label="Live picture"]')
-    const offer = await page.waitForSelector('[data-finding="book-not-served"] button')
-    await offer?.click()
+    await pressAt(page, '[data-finding="book-not-served"] button')
     await see(page, /^(Snug|Easy)/, '[aria-label="Live picture"]')
     await close(page)
   })
@@ -242,7 +241,7 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     const own = await page.evaluate(async () => (await fetch('/api/stash.csv')).text())
     await bring(own)
     await see(page, 'No materials were added. 1 was in the stash already')
-    await (await page.waitForSelector('[data-material="Quilting cotton"] button'))?.click()
+    await pressAt(page, '[data-material="Quilting cotton"] button')
     await fill(page, 'Width', '12')
     await fill(page, 'Length', '14')
     // Enter adds it, and the cursor stays where the next is typed
@@ -272,9 +271,9 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     await fill(cover, 'Wrap', '9 1/4')
     await press(cover, 'Layout: settled')
     const group = '[data-group^="outer"]'
-    await (await cover.waitForSelector(`${group} details:nth-of-type(2) summary`))?.click()
+    await pressAt(cover, `${group} details:nth-of-type(2) summary`)
     await see(cover, /Quilting cotton: remnant, 18 × 21 in takes it all/, `${group} [data-will-do]`)
-    await (await cover.waitForSelector(`${group} [data-will-do] button`))?.click()
+    await pressAt(cover, `${group} [data-will-do] button`)
     await see(cover, '1 piece of the stash. Nothing to buy.', group)
     // larger than all that there is: the price that the stash knows is reckoned up
     await cover.goto(cover.url().replace('/layout', '/measure'))

@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { choose, fill, find, press, see, valueOf } from './testing/hands.js'
+import { choose, fill, find, press, pressAt, see, valueOf } from './testing/hands.js'
 import { phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -46,8 +46,7 @@ describe('the workshop and its things', function () {
   it('begins new covers with its settings, and says the unit of older readings', async () => {
     await page.goto(`${site.address()}/new`)
     await see(page, 'Or something measured before')
-    const planner = await page.waitForSelector('main ul button ::-p-text(Rota planner)')
-    await planner?.click()
+    await pressAt(page, 'main ul button ::-p-text(Rota planner)')
     await find(page, 'Pieces: settled')
     expect(await valueOf(page, 'Height')).to.equal('8 5/8 in')
     expect(await valueOf(page, 'Reckoned in')).to.equal('mm')

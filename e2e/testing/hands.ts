@@ -1,7 +1,7 @@
 import type { ElementHandle, Page } from 'puppeteer-core'
 
-/** How long something may take to appear: long, for a shared machine may stand still for seconds. */
-const patienceMs = 25_000
+/** How long something may take to appear: long, for a shared machine may stand still for half a minute. */
+const patienceMs = 60_000
 
 /** What a person reads on the page, with plain spaces and slashes for the typographer’s own. */
 export async function textOf(page: Page, selector = 'body'): Promise<string> {
@@ -36,9 +36,14 @@ export async function find(page: Page, name: string): Promise<ElementHandle<HTML
   return handle as ElementHandle<HTMLElement>
 }
 
-/** Presses what has that name as soon as it stands still: nobody hits what is moving away, or being drawn anew. */
-export async function press(page: Page, name: string): Promise<void> {
-  await page.locator(`::-p-aria([name="${name}"])`).setTimeout(patienceMs).click()
+/** Presses what has that name. */
+export function press(page: Page, name: string): Promise<void> {
+  return pressAt(page, `::-p-aria([name="${name}"])`)
+}
+
+/** Presses what is found there as soon as it stands still: nobody hits what is moving away, or being drawn anew. */
+export async function pressAt(page: Page, selector: string): Promise<void> {
+  await page.locator(selector).setTimeout(patienceMs).click()
 }
 
 /** Types into the field of that name, over whatever stood there. */
