@@ -138,7 +138,7 @@ export { readUnfinished, type Unfinished } from './file/unfinished.js'
 export { checkReadings } from './object/cross-check.js'
 export { isMakeable, planToJson, type PlanJson } from './file/plan-json.js'
 export { simulationToJson } from './file/simulation-json.js'
-export type { ReadResult } from './file/check.js'
+export { check, type ReadResult } from './file/check.js'
 export { readCover, readDraft, readingsNeeded } from './file/read-cover.js'
 export { changeThing, listThings, removeThing, withThings } from './file/things.js'
 export { readingRanges } from './file/reading-ranges.js'
@@ -329,6 +329,21 @@ export {
   type Progress,
   type StepMark,
 } from './make/progress.js'
+export {
+  archiveFormat,
+  archiveKinds,
+  archiveManifest,
+  archiveVersion,
+  noCounts,
+  standingChoices,
+  type ArchiveCounted,
+  type ArchiveCounts,
+  type ArchiveKind,
+  type ArchiveManifest,
+  type ArchiveNews,
+  type ArchiveReport,
+  type StandingChoice,
+} from './api/archive.js'
 export { makingColumns, makingRow, readMakingBody, type MakingBody, type MakingRow } from './api/makings.js'
 export { comingBackMinutes, setUpMinutes } from './make/minutes.js'
 export { planSteps, type Making } from './make/plan-steps.js'

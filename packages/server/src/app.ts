@@ -1,5 +1,6 @@
 import { Hono, type HonoRequest } from 'hono'
 import { bodyLimit } from 'hono/body-limit'
+import { except } from 'hono/combine'
 import {
   readCoverBody,
   readCuttingBody,
@@ -16,6 +17,8 @@ import { databaseTrouble, isNameTaken, isUnknownReference } from './http/databas
 import { deadline, isLate } from './http/deadline.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
+import type { Log } from './log.js'
+import { createArchiveRoutes } from './routes/archive-routes.js'
 import { createCsvRoutes } from './routes/csv-routes.js'
 import { createExportRoutes } from './routes/export-routes.js'
 import { createProgressRoutes } from './routes/progress-routes.js'
@@ -27,11 +30,6 @@ import type { PictureShrinker } from './pictures/shrinker.js'
 import { createSettingsRoutes } from './routes/settings-routes.js'
 import type { WorkshopEnv } from './routes/workshop.js'
 import { serveWeb } from './routes/web.js'
-
-export interface Log {
-  readonly info: (what: object, message: string) => void
-  readonly error: (what: object, message: string) => void
-}
 
 export interface AppDependencies {
   readonly repositories: Repositories
@@ -51,7 +49,8 @@ export interface AppDependencies {
 export function createApp(dependencies: AppDependencies): Hono {
   const { repositories, workshopOf, shop, shrinker, ping, log, now, webFolder } = dependencies
   const api = new Hono<WorkshopEnv>()
-    .use(deadline)
+    // An archive takes as long as it is long, and says how far it is.
+    .use(except('/api/archive', deadline))
     .get('/health', async context => {
       await ping()
       return context.json({ status: 'ok' })
@@ -62,7 +61,8 @@ export function createApp(dependencies: AppDependencies): Hono {
       context.header('Cache-Control', 'no-store')
       await next()
     })
-    // Pictures and tables bound their own bodies.
+    // Archives, pictures and tables bound their own bodies.
+    .route('/archive', createArchiveRoutes({ shrinker, now, log }))
     .route('/materials', createMaterialRoutes(shrinker))
     .route('/stash.csv', createCsvRoutes())
     .on(

@@ -10,7 +10,8 @@ export type DatabaseTrouble =
 /** The states in which a server is leaving, coming or out of connections, and those in which a statement was given up. */
 const passing = /^(08\w{3}|57P0[1-5]|53300|53400|57014|55P03|25P0[34]|40001|40P01)$/
 const unreachable = /^(ECONNREFUSED|ECONNRESET|EPIPE|ETIMEDOUT)$/
-const fullStates = /^53[12]00$/
+/** The database says so, or the system of a file beside it. */
+const fullStates = /^(53[12]00|ENOSPC|EDQUOT)$/
 /** What the driver says in words only: nothing came that could carry a state. */
 const brokenOff =
   /connection (terminated|ended|error)|connection manager was closed|read timeout|not queryable/i

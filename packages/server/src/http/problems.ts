@@ -122,3 +122,8 @@ function describe(failure: Failure): Answer {
       }
   }
 }
+
+/** A failure in a sentence or two, where it is part of a longer answer. */
+export function detailOf(failure: Failure): string {
+  return describe(failure).detail
+}

@@ -1,4 +1,4 @@
-import sharp from 'sharp'
+import sharp, { type Metadata } from 'sharp'
 
 /** A process of its own: whatever a picture does to it, the server goes on. Takes `{ id, bytes }`, answers `{ id, bytes? }`. */
 
@@ -29,20 +29,29 @@ setInterval(() => {
   if (process.memoryUsage.rss() > mostMemoryBytes) process.exit(1)
 }, 50)
 
-/** Cut to a square and made small, as WebP, with nothing in it but the picture; undefined for what is none. */
+/**
+ * Cut to a square and made small, as WebP, with nothing in it but the picture; undefined for what is none. One that is
+ * so already, such as comes back in an archive, is not written anew: it would lose a little each time.
+ */
 async function shrink(bytes: Uint8Array): Promise<Buffer | undefined> {
   try {
-    return await sharp(bytes, {
+    const picture = sharp(bytes, {
       limitInputPixels: mostPixels,
       failOn: 'error',
       sequentialRead: true,
       pages: 1,
     })
-      .autoOrient()
-      .resize(side, side, { fit: 'cover' })
-      .webp({ quality: 80 })
-      .toBuffer()
+    if (isSmall(await picture.metadata())) {
+      await picture.stats()
+      return Buffer.from(bytes)
+    }
+    return await picture.autoOrient().resize(side, side, { fit: 'cover' }).webp({ quality: 80 }).toBuffer()
   } catch {
     return undefined
   }
+}
+
+function isSmall({ format, width, height, pages, exif, icc, xmp, iptc, comments }: Metadata): boolean {
+  const hasMore = [exif, icc, xmp, iptc, comments].some(Boolean) || (pages ?? 1) > 1
+  return format === 'webp' && width === side && height === side && !hasMore
 }

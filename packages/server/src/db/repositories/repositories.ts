@@ -26,6 +26,7 @@ import {
 } from '@snowdrift/core'
 import { openSession, type Session } from '../session.js'
 import type { Database } from '../connect.js'
+import { createArchiveRepository, type ArchiveRepository } from './archive-repository.js'
 import { createAnswerRepository, type AnswerRepository } from './answer-repository.js'
 import { withKeptPieces } from './cover-repository.js'
 import { withHistory } from './material-repository.js'
@@ -47,8 +48,11 @@ export interface Repositories {
   readonly pictures: PictureRepository
   readonly settings: SettingsRepository
   readonly answers: AnswerRepository
+  readonly archive: ArchiveRepository
   /** Within `together`: whoever else wants to hold the workshop waits until this is done. */
   readonly hold: (workshop: string) => Promise<void>
+  /** Reads only, and everything as it stood when the work began. */
+  readonly snapshot: <Result>(work: (inside: Repositories) => Promise<Result>) => Promise<Result>
   /** Does all of it or nothing; what throws takes everything back. */
   readonly together: <Result>(work: (inside: Repositories) => Promise<Result>) => Promise<Result>
 }
@@ -97,7 +101,14 @@ function over(session: Session, tools: RepositoryTools): Repositories {
     pictures: createPictureRepository(session),
     settings: createSettingsRepository(session),
     answers: createAnswerRepository(session, tools),
+    archive: createArchiveRepository(session, tools),
     hold: workshop => holdWorkshop(session, workshop),
+    snapshot: work =>
+      session.together(async inner => {
+        const { sequelize, transaction } = inner
+        await sequelize.query('SET TRANSACTION ISOLATION LEVEL REPEATABLE READ, READ ONLY', { transaction })
+        return work(over(inner, tools))
+      }),
     together: work => session.together(inner => work(over(inner, tools))),
   }
 }
