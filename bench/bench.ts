@@ -1,3 +1,4 @@
+import { benchArchive } from './archive.js'
 import { benchBrowser } from './browser.js'
 import { benchChance } from './chance.js'
 import { benchCommandLine } from './command-line.js'
@@ -13,4 +14,5 @@ benchChance()
 await benchPaper()
 await benchCommandLine()
 await benchServer()
+await benchArchive()
 await benchBrowser()

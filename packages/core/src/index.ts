@@ -32,13 +32,9 @@ export {
   type SettingsBody,
   type SettingsRow,
 } from './api/settings.js'
-export {
-  guessColumns,
-  stashColumns,
-  stashColumnWords,
-  type ColumnMatch,
-  type StashColumn,
-} from './api/stash-table.js'
+export { stashTable, type StashColumn } from './api/stash-table.js'
+export { guessColumns, type ColumnMatch, type Table } from './api/table.js'
+export { thingsTable, type ThingsColumn } from './api/things-table.js'
 export {
   cuttingColumns,
   cuttingRow,

@@ -19,7 +19,7 @@ import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
 import type { Log } from './log.js'
 import { createArchiveRoutes } from './routes/archive-routes.js'
-import { createCsvRoutes } from './routes/csv-routes.js'
+import { createStashCsvRoutes, createThingsCsvRoutes } from './routes/csv-routes.js'
 import { createExportRoutes } from './routes/export-routes.js'
 import { createProgressRoutes } from './routes/progress-routes.js'
 import { createRowRoutes } from './routes/row-routes.js'
@@ -64,7 +64,8 @@ export function createApp(dependencies: AppDependencies): Hono {
     // Archives, pictures and tables bound their own bodies.
     .route('/archive', createArchiveRoutes({ shrinker, now, log }))
     .route('/materials', createMaterialRoutes(shrinker))
-    .route('/stash.csv', createCsvRoutes())
+    .route('/stash.csv', createStashCsvRoutes())
+    .route('/things.csv', createThingsCsvRoutes())
     .on(
       ['POST', 'PUT'],
       '/*',

@@ -1,3 +1,5 @@
+import type { Table } from './table.js'
+
 /** The columns of the table that a stash goes out and comes in as. A line is one material, and one of its pieces. */
 export const stashColumns = [
   'name',
@@ -28,7 +30,7 @@ export const stashColumns = [
 ] as const
 export type StashColumn = (typeof stashColumns)[number]
 
-export const stashColumnWords: Readonly<Record<StashColumn, string>> = {
+const stashColumnWords: Readonly<Record<StashColumn, string>> = {
   name: 'name of the material',
   role: 'what it is for (outer, lining, padding …)',
   unit: 'unit',
@@ -56,9 +58,6 @@ export const stashColumnWords: Readonly<Record<StashColumn, string>> = {
   pieceNote: 'note',
 }
 
-/** Which of our columns a table's own stand for; a column that stands for none of them is left out. */
-export type ColumnMatch = Readonly<Record<string, StashColumn>>
-
 const also: readonly (readonly [RegExp, StashColumn])[] = [
   [/^(name|material|fabric|cloth|title|item)$/, 'name'],
   [/^(role|type|kind|use|category|for)$/, 'role'],
@@ -72,18 +71,9 @@ const also: readonly (readonly [RegExp, StashColumn])[] = [
   [/^(shrinkage|shrinks)$/, 'shrinkage'],
 ]
 
-/** A first guess at what a table's columns stand for, by their headings; each of ours once. */
-export function guessColumns(headings: readonly string[]): ColumnMatch {
-  const taken = new Set<StashColumn>()
-  return Object.fromEntries(
-    headings.flatMap(heading => {
-      const plain = heading.trim().toLowerCase()
-      const column =
-        stashColumns.find(known => known.toLowerCase() === plain) ??
-        also.find(([pattern]) => pattern.test(plain))?.[1]
-      if (!column || taken.has(column)) return []
-      taken.add(column)
-      return [[heading, column] as const]
-    }),
-  )
+export const stashTable: Table<StashColumn> = {
+  columns: stashColumns,
+  words: stashColumnWords,
+  also,
+  needed: ['name'],
 }

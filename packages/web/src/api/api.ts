@@ -7,6 +7,7 @@ import type {
   MaterialBody,
   MaterialRow,
   MakingRow,
+  ObjectKind,
   Page,
   Role,
   RuleBody,
@@ -23,6 +24,7 @@ import type {
 import { createApi } from '@reduxjs/toolkit/query/react'
 import type { Pending } from '../drafts/draft'
 import { idOf, kindOf, kinds, type Kind, type Ref, type RowOf } from '../drafts/kinds'
+import type { TableToImport } from '../parts/table-import/ImportTable'
 import { allPages } from './all-pages'
 import { basedOn, createBaseQuery, keyHeader } from './base-query'
 
@@ -30,12 +32,6 @@ import { basedOn, createBaseQuery, keyHeader } from './base-query'
 interface New<Body> {
   readonly id: string
   readonly body: Body
-}
-
-interface TableToImport {
-  readonly table: File
-  /** Which of our columns each of the table's own stands for, where they are not ours. */
-  readonly columns?: ColumnMatch
 }
 
 interface Imported {
@@ -61,6 +57,8 @@ const paged = {
 
 const addressOf = (ref: Ref) => kinds[kindOf(ref)].addressOf(idOf(ref))
 const itemsOf = <Row>({ items }: Page<Row>) => items
+
+const matchOf = (columns: ColumnMatch | undefined) => (columns ? { columns: JSON.stringify(columns) } : {})
 
 /** The server's rows. What is changed on a screen goes through its draft, not from here. */
 export const api = createApi({
@@ -160,11 +158,24 @@ export const api = createApi({
     }),
     importStash: build.mutation<Imported, TableToImport>({
       query: ({ table, columns }) => ({
-        url: `/stash.csv${columns ? `?columns=${encodeURIComponent(JSON.stringify(columns))}` : ''}`,
+        url: '/stash.csv',
+        params: matchOf(columns),
         method: 'POST',
         body: table,
       }),
       invalidatesTags: ['Materials', 'Stash', 'History'],
+    }),
+    importThings: build.mutation<
+      Pick<Imported, 'added' | 'known'>,
+      TableToImport & { readonly kind: ObjectKind }
+    >({
+      query: ({ table, columns, kind }) => ({
+        url: '/things.csv',
+        params: { kind, ...matchOf(columns) },
+        method: 'POST',
+        body: table,
+      }),
+      invalidatesTags: ['Things'],
     }),
     history: build.infiniteQuery<Page<StashEventRow>, string, string>({
       query: ({ queryArg, pageParam }) =>
@@ -245,6 +256,7 @@ export const {
   useRestoreMaterialMutation,
   usePutPictureMutation,
   useImportStashMutation,
+  useImportThingsMutation,
   useHistoryInfiniteQuery,
   useStashPiecesQuery,
   useAddStashPieceMutation,

@@ -1,4 +1,5 @@
 import { objectKinds, usualSpine, type ObjectKind, type ThingRow } from '@snowdrift/core'
+import { FileOutput } from 'lucide-react'
 import type { SubmitEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import {
@@ -10,10 +11,11 @@ import {
 } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { useKeptForm, type KeptForm } from '../../drafts/use-kept-form'
-import { Button } from '../../parts/Button'
+import { Button, buttonLooks, buttonShape } from '../../parts/Button'
 import { controlLook, Field } from '../../parts/Field'
 import { MoreButton } from '../../parts/MoreButton'
 import { kindWords } from '../../views/kind-words'
+import { ImportThings } from './ImportThings'
 import { newCoverFile } from './new-cover-file'
 import { usePageTitle } from '../../views/use-page-title'
 
@@ -139,13 +141,15 @@ function KnownThings() {
   const list = useThingsInfiniteQuery()
   const begin = useBegin()
   const things = list.data?.pages.flatMap(page => page.items) ?? []
-  if (things.length === 0) return null
   return (
-    <section aria-labelledby="known">
-      <h2 id="known" className="mb-2 text-lg font-medium">
+    <section aria-labelledby="known" className="grid gap-4">
+      <h2 id="known" className="text-lg font-medium">
         Or something measured before
       </h2>
-      <ul className="divide-y divide-rule border-y border-rule">
+      {things.length === 0 && (
+        <p className="text-soft">What you measure stays on the shelf. A table of books comes in at once.</p>
+      )}
+      <ul hidden={things.length === 0} className="divide-y divide-rule border-y border-rule">
         {things.map(thing => (
           <li key={thing.id}>
             <button
@@ -158,7 +162,16 @@ function KnownThings() {
           </li>
         ))}
       </ul>
-      <MoreButton list={list} label="More things" className="mt-2" />
+      <MoreButton list={list} label="More things" />
+      <details>
+        <summary className="min-h-9 cursor-pointer text-thread">From a table, or as a table</summary>
+        <div className="mt-3 flex flex-wrap items-end gap-3">
+          <ImportThings />
+          <a className={`${buttonShape} ${buttonLooks.plain}`} href="/api/things.csv" download="things.csv">
+            <FileOutput className="size-4" aria-hidden /> Export as CSV
+          </a>
+        </div>
+      </details>
     </section>
   )
 }

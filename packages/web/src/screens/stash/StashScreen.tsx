@@ -6,7 +6,7 @@ import { describeError } from '../../api/describe-error'
 import { Button, buttonLooks, buttonShape } from '../../parts/Button'
 import { controlLook } from '../../parts/Field'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
-import { ImportTable } from './ImportTable'
+import { ImportStash } from './ImportStash'
 import { StashRow } from './StashRow'
 import { usePageTitle } from '../../views/use-page-title'
 
@@ -37,7 +37,7 @@ export function Screen() {
       <div className="flex flex-wrap items-center gap-3">
         <h1 className="text-3xl font-semibold tracking-tight">Stash</h1>
         <span className="flex-1" />
-        <ImportTable />
+        <ImportStash />
         <a className={`${buttonShape} ${buttonLooks.plain}`} href="/api/stash.csv" download="stash.csv">
           <FileOutput className="size-4" aria-hidden /> Export as CSV
         </a>

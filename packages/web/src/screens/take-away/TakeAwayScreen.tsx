@@ -1,5 +1,4 @@
 import { usualLabels, type Audience, type CoverFile, type LabelSheet, type PaperName } from '@snowdrift/core'
-import { Download } from 'lucide-react'
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useCoverQuery } from '../../api/api'
@@ -7,15 +6,14 @@ import { describeError } from '../../api/describe-error'
 import { readDevice, writeDevice } from '../../app/device-storage'
 import { useAppSelector } from '../../app/store'
 import { selectDraft } from '../../drafts/drafts-slice'
-import { Button } from '../../parts/Button'
 import { CheckField } from '../../parts/CheckField'
-import { download, fileNameOf } from '../../parts/download'
 import { SelectField } from '../../parts/SelectField'
 import { Toggle } from '../../parts/Toggle'
 import { plannedOf } from '../../views/planned'
 import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { audienceWords, forMachines, labelWords, onPaper, paperWords, usualPaper } from './exports'
+import { CoverItself } from './CoverItself'
 import { ExportRow } from './ExportRow'
 import { useExport } from './use-export'
 
@@ -39,7 +37,7 @@ export function Screen() {
         {file?.name && <p className="text-soft">“{file.name}”, as it stands now.</p>}
       </div>
       {file ? (
-        <TakeAway file={file} />
+        <TakeAway id={id} file={file} />
       ) : (
         <p role={error ? 'alert' : undefined}>{error ? describeError(error) : 'Fetching the cover …'}</p>
       )}
@@ -49,7 +47,7 @@ export function Screen() {
 
 const paperKey = 'snowdrift.paper'
 
-function TakeAway({ file }: { readonly file: CoverFile }) {
+function TakeAway({ id, file }: { readonly id: string; readonly file: CoverFile }) {
   const unit = useWorkshopUnit(file.unit ?? 'in')
   const [paper, setPaper] = useState<PaperName>(() => keptPaper() ?? usualPaper(unit))
   const [labels, setLabels] = useState<LabelSheet>()
@@ -125,23 +123,7 @@ function TakeAway({ file }: { readonly file: CoverFile }) {
           />
         ))}
       </section>
-      <section className="grid gap-4" aria-labelledby="its-file">
-        <h2 id="its-file" className="text-xl font-semibold">
-          The cover itself
-        </h2>
-        <div className="flex flex-wrap items-center justify-between gap-3 border-t border-rule pt-3">
-          <p className="min-w-0 flex-1 text-soft">
-            Everything that was measured and chosen, as an open file.
-          </p>
-          <Button
-            onClick={() =>
-              download(`${fileNameOf(file.name ?? '')}.snowdrift.json`, JSON.stringify(file, null, 2))
-            }
-          >
-            <Download className="size-4" aria-hidden /> Export the cover file
-          </Button>
-        </div>
-      </section>
+      <CoverItself id={id} file={file} />
     </>
   )
 }

@@ -1,6 +1,6 @@
 import type { CoverFile, ExportKind, ExportRequest } from '@snowdrift/core'
 import { useEffect, useRef, useState } from 'react'
-import { describeError } from '../../api/describe-error'
+import { fetchFile } from '../../api/fetch-file'
 import { downloadBlob, fileNameOf } from '../../parts/download'
 
 export type Export =
@@ -21,7 +21,11 @@ export function useExport(file: CoverFile) {
     const stop = new AbortController()
     running.current = stop
     setNow({ state: 'running', kind })
-    const outcome = await ask({ file, as: kind, ...wanted }, stop.signal)
+    const outcome = await fetchFile('/api/exports', stop.signal, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ file, as: kind, ...wanted }),
+    })
     if (stop.signal.aborted) return
     if (typeof outcome === 'string') return setNow({ state: 'failed', kind, why: outcome })
     downloadBlob(`${fileNameOf(file.name ?? '')}-${kind}.${extension}`, outcome)
@@ -32,21 +36,4 @@ export function useExport(file: CoverFile) {
     setNow({ state: 'resting' })
   }
   return { now, start, stop }
-}
-
-/** What the server wrote, or why it did not, in a sentence. */
-async function ask(request: object, signal: AbortSignal): Promise<Blob | string> {
-  try {
-    const answer = await fetch('/api/exports', {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(request),
-      signal,
-    })
-    if (answer.ok) return await answer.blob()
-    const data: unknown = await answer.json().catch(() => undefined)
-    return describeError({ status: answer.status, data })
-  } catch {
-    return describeError({ status: 'FETCH_ERROR' })
-  }
 }

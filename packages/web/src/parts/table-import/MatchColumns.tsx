@@ -1,36 +1,32 @@
-import {
-  guessColumns,
-  stashColumns,
-  stashColumnWords,
-  type ColumnMatch,
-  type StashColumn,
-} from '@snowdrift/core'
+import { guessColumns, type ColumnMatch, type Table } from '@snowdrift/core'
 import { useState } from 'react'
-import { Button } from '../../parts/Button'
-import { SelectField } from '../../parts/SelectField'
+import { Button } from '../Button'
+import { SelectField } from '../SelectField'
 
 interface MatchColumnsProps {
+  readonly table: Table
   readonly headings: readonly string[]
+  /** What is taken for granted where no column says it. */
+  readonly help: string
   readonly onMatch: (columns: ColumnMatch) => void
   readonly onCancel: () => void
 }
 
-const choices = { '': 'leave it out', ...stashColumnWords } satisfies Readonly<
-  Record<StashColumn | '', string>
->
-
 /** A table with columns of its own: what each of them stands for, with a first guess. */
-export function MatchColumns({ headings, onMatch, onCancel }: MatchColumnsProps) {
-  const [match, setMatch] = useState<ColumnMatch>(() => guessColumns(headings))
+export function MatchColumns({ table, headings, help, onMatch, onCancel }: MatchColumnsProps) {
+  const { columns, words, needed } = table
+  const [match, setMatch] = useState<ColumnMatch>(() => guessColumns(table, headings))
   const taken = Object.values(match)
-  const twice = stashColumns.find(column => taken.indexOf(column) !== taken.lastIndexOf(column))
-  const set = (heading: string, column: StashColumn | '') => {
+  const lacking = needed.find(column => !taken.includes(column))
+  const twice = columns.find(column => taken.indexOf(column) !== taken.lastIndexOf(column))
+  const set = (heading: string, column: string) => {
     const { [heading]: _before, ...others } = match
     setMatch(column === '' ? others : { ...others, [heading]: column })
   }
-  const problem: string | undefined = !taken.includes('name')
-    ? 'One column must be the name of the material.'
-    : twice && `Two columns cannot both be the ${stashColumnWords[twice]}.`
+  const problem =
+    lacking !== undefined
+      ? `One column must be: ${words[lacking] ?? lacking}.`
+      : twice && `Two columns cannot both be: ${words[twice] ?? twice}.`
   return (
     <section
       aria-label="What the columns stand for"
@@ -38,10 +34,7 @@ export function MatchColumns({ headings, onMatch, onCancel }: MatchColumnsProps)
     >
       <div>
         <h2 className="text-lg font-semibold">What do its columns stand for?</h2>
-        <p className="text-soft">
-          What has no role is outer cloth, and a piece that does not say what it is a remnant. Bare lengths
-          are in the workshop’s unit.
-        </p>
+        <p className="text-soft">{help}</p>
       </div>
       <div className="grid gap-3 sm:grid-cols-3">
         {headings.map(heading => (
@@ -49,7 +42,7 @@ export function MatchColumns({ headings, onMatch, onCancel }: MatchColumnsProps)
             key={heading}
             label={heading}
             value={match[heading] ?? ''}
-            choices={choices}
+            choices={{ '': 'leave it out', ...words }}
             onChange={column => set(heading, column)}
           />
         ))}

@@ -1,11 +1,29 @@
-import type { Problem } from '@snowdrift/core'
+import type { ColumnMatch, Problem, Table } from '@snowdrift/core'
 import { FileInput } from 'lucide-react'
 import { useState } from 'react'
-import { useImportStashMutation } from '../../api/api'
 import { describeError } from '../../api/describe-error'
-import { FileButton } from '../../parts/FileButton'
-import { sayImported } from './import-words'
+import { FileButton } from '../FileButton'
 import { MatchColumns } from './MatchColumns'
+
+/** A table that is to come in; with a match where its columns are not ours. */
+export interface TableToImport {
+  readonly table: File
+  readonly columns?: ColumnMatch
+}
+
+interface ImportTableProps {
+  readonly table: Table
+  /** What the table is, for those who do not see the button. */
+  readonly label: string
+  /** What is taken for granted where no column says it. */
+  readonly help: string
+  readonly isLoading: boolean
+  /** What became of the last one, once it was taken. */
+  readonly done: string | undefined
+  readonly error: unknown
+  /** Sends it; gives what went wrong. */
+  readonly onSend: (request: TableToImport) => Promise<unknown>
+}
 
 /** A table that is being taken in, and how its columns are headed where they are not ours. */
 interface Unmatched {
@@ -13,41 +31,41 @@ interface Unmatched {
   readonly headings: readonly string[]
 }
 
-/** Takes a table into the stash; one with columns of its own is asked about first. */
-export function ImportTable() {
-  const [importStash, { error, data, isLoading }] = useImportStashMutation()
+/** Takes a table in; one with columns of its own is asked about first. */
+export function ImportTable({ table, label, help, isLoading, done, error, onSend }: ImportTableProps) {
   const [unmatched, setUnmatched] = useState<Unmatched>()
-  const take = async (request: Parameters<typeof importStash>[0]) => {
-    const answer = await importStash(request)
-    const { headings } = problemOf(answer.error)
+  const take = async (request: TableToImport) => {
+    const { headings } = problemOf(await onSend(request))
     const isAsked = headings !== undefined && request.columns === undefined
     setUnmatched(isAsked ? { table: request.table, headings } : undefined)
   }
   return (
     <>
       <FileButton
-        label="Table of a stash"
+        label={label}
         accept=".csv,text/csv"
         busy={isLoading}
-        onFile={table => void take({ table })}
+        onFile={file => void take({ table: file })}
       >
         <FileInput className="size-4" aria-hidden /> Import CSV
       </FileButton>
       {unmatched && (
         <MatchColumns
+          table={table}
           headings={unmatched.headings}
+          help={help}
           onCancel={() => setUnmatched(undefined)}
           onMatch={columns => void take({ table: unmatched.table, columns })}
         />
       )}
-      {error && !unmatched && (
+      {Boolean(error) && !unmatched && (
         <p role="alert" className="order-last basis-full border-l-3 border-bad pl-3">
           The table was not taken. {describeError(error)}
         </p>
       )}
-      {data && !error && (
+      {done && !error && (
         <p role="status" className="order-last basis-full text-good">
-          {sayImported(data)}
+          {done}
         </p>
       )}
     </>
