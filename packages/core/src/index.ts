@@ -340,6 +340,19 @@ export {
   type ArchiveReport,
   type StandingChoice,
 } from './api/archive.js'
+export {
+  fileToMeasure,
+  longestShareDays,
+  readOwnersAnswer,
+  readShareBody,
+  shareKinds,
+  shareTries,
+  type OwnersAnswer,
+  type Shared,
+  type ShareBody,
+  type ShareKind,
+  type ShareRow,
+} from './api/shares.js'
 export { makingColumns, makingRow, readMakingBody, type MakingBody, type MakingRow } from './api/makings.js'
 export { comingBackMinutes, setUpMinutes } from './make/minutes.js'
 export { planSteps, type Making } from './make/plan-steps.js'

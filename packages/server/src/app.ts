@@ -11,6 +11,7 @@ import {
 } from '@snowdrift/core'
 import type { Repositories } from './db/repositories/repositories.js'
 import type { FabricShop } from './devices/shop/shop.js'
+import { createExportWriter } from './exports/write-export.js'
 import { mostBodyBytes } from './http/body.js'
 import { guard } from './http/guard.js'
 import { databaseTrouble, isNameTaken, isUnknownReference } from './http/database-errors.js'
@@ -23,6 +24,8 @@ import { createStashCsvRoutes, createThingsCsvRoutes } from './routes/csv-routes
 import { createExportRoutes } from './routes/export-routes.js'
 import { createProgressRoutes } from './routes/progress-routes.js'
 import { createRowRoutes } from './routes/row-routes.js'
+import { createShareRoutes } from './routes/share-routes.js'
+import { createSharedRoutes } from './routes/shared-routes.js'
 import { createShopRoutes } from './routes/shop-routes.js'
 import { createMaterialRoutes } from './routes/material-routes.js'
 import { createStashRoutes } from './routes/stash-routes.js'
@@ -45,9 +48,13 @@ export interface AppDependencies {
   readonly webFolder?: string
 }
 
+/** What somebody sends who measures a thing. */
+const mostSharedBytes = 16 * 1024
+
 /** The whole server as a function of its dependencies. */
 export function createApp(dependencies: AppDependencies): Hono {
   const { repositories, workshopOf, shop, shrinker, ping, log, now, webFolder } = dependencies
+  const write = createExportWriter()
   const api = new Hono<WorkshopEnv>()
     // An archive takes as long as it is long, and says how far it is.
     .use(except('/api/archive', deadline))
@@ -55,10 +62,22 @@ export function createApp(dependencies: AppDependencies): Hono {
       await ping()
       return context.json({ status: 'ok' })
     })
+    .use(
+      '/shared/*',
+      bodyLimit({
+        maxSize: mostSharedBytes,
+        onError: context => answerProblem(context, { kind: 'too-large', limit: '16 kB' }),
+      }),
+    )
     .use(async (context, next) => {
-      context.set('workshop', workshopOf(context.req))
       context.set('repositories', repositories)
       context.header('Cache-Control', 'no-store')
+      await next()
+    })
+    // Whoever has a link belongs to no workshop.
+    .route('/shared', createSharedRoutes(write, now))
+    .use(async (context, next) => {
+      context.set('workshop', workshopOf(context.req))
       await next()
     })
     // Archives, pictures and tables bound their own bodies.
@@ -93,7 +112,8 @@ export function createApp(dependencies: AppDependencies): Hono {
     .route('/progress', createProgressRoutes())
     .route('/stash', createStashRoutes())
     .route('/shop', createShopRoutes(shop))
-    .route('/exports', createExportRoutes())
+    .route('/exports', createExportRoutes(write))
+    .route('/shares', createShareRoutes())
     .route('/settings', createSettingsRoutes())
     .all('/*', context => answerProblem(context, { kind: 'missing', what: 'such address' }))
 

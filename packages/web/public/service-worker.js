@@ -1,5 +1,7 @@
 // Keeps the application and what it last read at hand when the server is away. Changes are kept by the page itself.
 const cacheName = 'snowdrift-1'
+/** What is written anew each time, and what a link shows that may be taken back. */
+const notKept = /^\/api\/(archive|shared|shares|[a-z]+\.csv)(\/|$)/
 
 self.addEventListener('install', event => {
   event.waitUntil(caches.open(cacheName).then(cache => cache.add('/')))
@@ -22,6 +24,7 @@ self.addEventListener('fetch', event => {
   const { request } = event
   const url = new URL(request.url)
   if (request.method !== 'GET' || url.origin !== self.location.origin) return
+  if (notKept.test(url.pathname)) return
   if (url.pathname.startsWith('/assets/')) event.respondWith(fromCacheFirst(request))
   else event.respondWith(fromServerFirst(request, request.mode === 'navigate' ? '/' : request))
 })

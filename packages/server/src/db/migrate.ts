@@ -1,6 +1,7 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
 import { Umzug } from 'umzug'
 import type { Migration } from './migrations/migration.js'
+import * as shares from './migrations/009-shares.js'
 import * as punches from './migrations/008-punch-sizes.js'
 import * as makings from './migrations/007-makings.js'
 import * as words from './migrations/006-covers-in-words-of-now.js'
@@ -19,6 +20,7 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['006-covers-in-words-of-now', words],
   ['007-makings', makings],
   ['008-punch-sizes', punches],
+  ['009-shares', shares],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

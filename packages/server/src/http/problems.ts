@@ -14,6 +14,8 @@ export type Failure =
   | { readonly kind: 'wrong-type' }
   | { readonly kind: 'bad-request'; readonly detail: string }
   | { readonly kind: 'missing'; readonly what: string }
+  /** Of a link nobody is told why it leads nowhere. */
+  | { readonly kind: 'link-gone' }
   | { readonly kind: 'version-needed' }
   | { readonly kind: 'stale'; readonly current: unknown }
   | { readonly kind: 'foreign'; readonly detail: string }
@@ -75,6 +77,13 @@ function describe(failure: Failure): Answer {
         status: 404,
         title: 'Not here',
         detail: `There is no ${failure.what} here. It may have been deleted.`,
+      }
+    case 'link-gone':
+      return {
+        status: 404,
+        title: 'Nowhere',
+        detail:
+          'This link leads nowhere: it may have run out, been taken back, or lost a letter on the way. Ask whoever gave it to you.',
       }
     case 'version-needed':
       return {

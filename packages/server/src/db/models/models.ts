@@ -9,7 +9,9 @@ import {
   thingColumns,
   type ColumnKind,
   type Columns,
+  type OwnersAnswer,
   type SettingsRow,
+  type ShareKind,
 } from '@snowdrift/core'
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize'
 
@@ -40,6 +42,7 @@ export interface Models {
   readonly Picture: ModelStatic<Model<PictureColumns>>
   readonly Settings: ModelStatic<Model<SettingsColumns>>
   readonly Answer: ModelStatic<Model<AnswerColumns>>
+  readonly Share: ModelStatic<Model<ShareColumns>>
 }
 
 export interface AnswerColumns {
@@ -48,6 +51,20 @@ export interface AnswerColumns {
   fingerprint: string
   answer: object | null
   at: Date
+}
+
+export interface ShareColumns {
+  id: string
+  workshopId: string
+  kind: ShareKind
+  coverId: string
+  thing: number
+  tokenHash: string
+  createdAt: Date
+  expiresAt: Date
+  revokedAt: Date | null
+  triesLeft: number
+  answer: OwnersAnswer | null
 }
 
 export interface StashEventColumns {
@@ -108,6 +125,23 @@ export function defineModels(sequelize: Sequelize): Models {
         fingerprint: DataTypes.TEXT,
         answer: DataTypes.JSON,
         at: DataTypes.DATE,
+      },
+      options,
+    ),
+    Share: sequelize.define(
+      'share',
+      {
+        id: key(),
+        workshopId: DataTypes.UUID,
+        kind: DataTypes.STRING,
+        coverId: DataTypes.UUID,
+        thing: DataTypes.INTEGER,
+        tokenHash: DataTypes.TEXT,
+        createdAt: DataTypes.DATE,
+        expiresAt: DataTypes.DATE,
+        revokedAt: DataTypes.DATE,
+        triesLeft: DataTypes.INTEGER,
+        answer: DataTypes.JSON,
       },
       options,
     ),

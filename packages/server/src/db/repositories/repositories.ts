@@ -33,6 +33,7 @@ import { withHistory } from './material-repository.js'
 import { createPictureRepository, type PictureRepository } from './picture-repository.js'
 import { createRowRepository, type RowRepository } from './row-repository.js'
 import { createSettingsRepository, type SettingsRepository } from './settings-repository.js'
+import { createShareRepository, type ShareRepository } from './share-repository.js'
 import { createStashRepository, type StashRepository } from './stash-repository.js'
 import type { RepositoryTools } from './tools.js'
 import { holdWorkshop } from './workshops.js'
@@ -49,6 +50,7 @@ export interface Repositories {
   readonly settings: SettingsRepository
   readonly answers: AnswerRepository
   readonly archive: ArchiveRepository
+  readonly shares: ShareRepository
   /** Within `together`: whoever else wants to hold the workshop waits until this is done. */
   readonly hold: (workshop: string) => Promise<void>
   /** Reads only, and everything as it stood when the work began. */
@@ -102,6 +104,7 @@ function over(session: Session, tools: RepositoryTools): Repositories {
     settings: createSettingsRepository(session),
     answers: createAnswerRepository(session, tools),
     archive: createArchiveRepository(session, tools),
+    shares: createShareRepository(session, tools),
     hold: workshop => holdWorkshop(session, workshop),
     snapshot: work =>
       session.together(async inner => {
