@@ -12,7 +12,11 @@ import type {
   Role,
   RuleBody,
   RuleRow,
+  OwnersAnswer,
   SettingsRow,
+  Shared,
+  ShareBody,
+  ShareRow,
   ShopOffer,
   StashEventRow,
   StashPieceBody,
@@ -64,7 +68,18 @@ const matchOf = (columns: ColumnMatch | undefined) => (columns ? { columns: JSON
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: createBaseQuery(),
-  tagTypes: ['Covers', 'Things', 'Materials', 'Settings', 'Stash', 'History', 'Cuttings', 'Rules', 'Makings'],
+  tagTypes: [
+    'Covers',
+    'Things',
+    'Materials',
+    'Settings',
+    'Stash',
+    'History',
+    'Cuttings',
+    'Rules',
+    'Makings',
+    'Shares',
+  ],
   refetchOnReconnect: true,
   endpoints: build => ({
     row: build.query<RowOf<Kind>, Ref>({ query: addressOf }),
@@ -231,6 +246,32 @@ export const api = createApi({
       transformResponse: ({ making }: { readonly making: MakingRow | null }) => making,
       providesTags: ['Makings'],
     }),
+    /** The links of a cover that were given out. */
+    shares: build.query<readonly ShareRow[], string>({
+      query: cover => `/shares?cover=${cover}`,
+      transformResponse: ({ items }: { readonly items: readonly ShareRow[] }) => items,
+      providesTags: ['Shares'],
+    }),
+    createShare: build.mutation<{ readonly share: ShareRow; readonly token: string }, ShareBody>({
+      query: body => ({ url: '/shares', method: 'POST', body }),
+      invalidatesTags: ['Shares'],
+    }),
+    revokeShare: build.mutation<unknown, string>({
+      query: id => ({ url: `/shares/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Shares'],
+    }),
+    clearAnswer: build.mutation<unknown, string>({
+      query: id => ({ url: `/shares/${id}/answer`, method: 'DELETE' }),
+      invalidatesTags: ['Shares'],
+    }),
+    /** What somebody sees who has a link. */
+    shared: build.query<Shared, string>({ query: token => `/shared/${token}` }),
+    sendMeasurements: build.mutation<
+      { readonly triesLeft: number },
+      { readonly token: string; readonly answer: Omit<OwnersAnswer, 'at'> }
+    >({
+      query: ({ token, answer }) => ({ url: `/shared/${token}`, method: 'POST', body: answer }),
+    }),
     settings: build.query<SettingsRow, void>({ query: () => '/settings', providesTags: ['Settings'] }),
   }),
 })
@@ -269,5 +310,11 @@ export const {
   useLazyShopOffersQuery,
   useLazySettingsQuery,
   useSettingsQuery,
+  useSharesQuery,
+  useCreateShareMutation,
+  useRevokeShareMutation,
+  useClearAnswerMutation,
+  useSharedQuery,
+  useSendMeasurementsMutation,
   useMakingQuery,
 } = api

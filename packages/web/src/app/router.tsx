@@ -1,13 +1,20 @@
 import { createBrowserRouter, Link, useRouteError, type RouteObject } from 'react-router'
 import { ShelfScreen } from '../screens/shelf/ShelfScreen'
 import { Shell } from './Shell'
-import { screens } from './screens'
+import { loadSharedScreen, screens } from './screens'
 
 const lazily = (load: () => Promise<{ Screen: () => React.ReactNode }>) => async () => ({
   Component: (await load()).Screen,
 })
 
 const routes: RouteObject[] = [
+  // Whoever has a link sees what it shows, and no way into the workshop.
+  {
+    path: '/shared/:token',
+    lazy: lazily(loadSharedScreen),
+    errorElement: <Failed />,
+    HydrateFallback: () => null,
+  },
   {
     element: <Shell />,
     errorElement: <Failed />,

@@ -21,3 +21,6 @@ export const screens = {
   loadPractice,
 }
 export const loadScreens = Object.values(screens)
+
+/** For whoever has a link; not loaded with the others. */
+export const loadSharedScreen = () => import('../screens/shared/SharedScreen')

@@ -5,13 +5,12 @@ import { LengthsField } from './LengthsField'
 import { LengthField } from '../../parts/LengthField'
 import { SelectField } from '../../parts/SelectField'
 import { gridChoices } from '../../views/grid-choices'
+import { unitWords } from '../../views/unit-words'
 
 export type SettingKey = keyof typeof settingFields
 
 /** The settings in the order of the form. */
 export const settingKeys = Object.keys(settingFields) as readonly SettingKey[]
-
-const unitWords: Readonly<Record<Unit, string>> = { in: 'inches', cm: 'centimetres', mm: 'millimetres' }
 
 interface SettingInputProps {
   readonly name: SettingKey

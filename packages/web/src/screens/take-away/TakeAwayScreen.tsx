@@ -15,6 +15,7 @@ import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { audienceWords, forMachines, labelWords, onPaper, paperWords, usualPaper } from './exports'
 import { CoverItself } from './CoverItself'
 import { ExportRow } from './ExportRow'
+import { Links } from './Links'
 import { useExport } from './use-export'
 
 /** What of a cover can be taken away: on paper, to machines, as its open file. */
@@ -124,6 +125,7 @@ function TakeAway({ id, file }: { readonly id: string; readonly file: CoverFile 
         ))}
       </section>
       <CoverItself id={id} file={file} />
+      <Links id={id} />
     </>
   )
 }

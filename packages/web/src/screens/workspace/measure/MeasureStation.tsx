@@ -2,14 +2,12 @@ import { oneStep } from '../../../drafts/draft'
 import {
   changeThing,
   changeUnit,
-  drawMeasureGuide,
   findFamily,
   listThings,
   objectKinds,
   readingKeys,
   spineShapes,
   usualSpine,
-  units,
   type CoverFile,
   type EdgeShape,
   type ObjectKind,
@@ -19,14 +17,17 @@ import {
   type TypedObject,
   type Unit,
 } from '@snowdrift/core'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { NoteField } from '../../../parts/NoteField'
 import { SelectField } from '../../../parts/SelectField'
-import { DrawingView } from '../../../views/DrawingView'
 import { kindWords, spineWords } from '../../../views/kind-words'
+import { unitWords } from '../../../views/unit-words'
 import { useCover } from '../cover-context'
 import { useChance } from '../fit/use-chance'
 import { BookTabs } from './BookTabs'
+import { MeasureGuide } from './MeasureGuide'
+import { OwnersReadings } from './OwnersReadings'
+import { readingsFor } from './readings-asked'
 import { bestMeasuring, PaysMost, readingOf } from './PaysMost'
 import { OldCover } from './OldCover'
 import { ReadingList } from './ReadingList'
@@ -36,7 +37,8 @@ import { WrappedCloth } from './WrappedCloth'
 
 /** What is covered, and what the tape says of it. */
 export function MeasureStation() {
-  const { file, unit, change } = useCover()
+  const cover = useCover()
+  const { file, unit, change } = cover
   const { remedies } = useChance(file, { remedies: true, idleMs: 400 })
   const best = bestMeasuring(remedies)
   const asked = best && readingOf(best)
@@ -50,6 +52,7 @@ export function MeasureStation() {
     <div className="grid gap-6">
       <h2 className="sr-only">Measure</h2>
       <ThingDiffers />
+      <OwnersReadings />
       {things.length > 1 && <BookTabs thing={thing} onChoose={setBook} />}
       <ObjectFields thing={thing} />
       <div className="grid gap-6 sm:grid-cols-[1fr_11rem]">
@@ -57,6 +60,7 @@ export function MeasureStation() {
           {shown.map(reading => (
             <div key={reading} className="grid gap-2">
               <ReadingList
+                measured={cover}
                 thing={thing}
                 reading={reading}
                 autoFocus={isNew && reading === shown[0]}
@@ -79,6 +83,7 @@ export function MeasureStation() {
                 .map(reading => (
                   <ReadingList
                     key={reading}
+                    measured={cover}
                     thing={thing}
                     reading={reading}
                     onFocus={() => setFocused(reading)}
@@ -102,43 +107,10 @@ function withNote({ note: _before, ...file }: CoverFile, note: string): CoverFil
   return note.trim() === '' ? file : { ...file, note }
 }
 
-const bookReadings: readonly ReadingKey[] = [
-  'height',
-  'wrap',
-  'width',
-  'thickness',
-  'openWidth',
-  'boardThickness',
-]
-const deviceReadings: readonly ReadingKey[] = ['height', 'width', 'thickness', 'wrap', 'cornerRadius']
-const journalReadings: readonly ReadingKey[] = ['pageHeight', 'pageWidth', 'contentsThickness']
-
-/** The measurements that the way of making asks for, in the order in which they are taken. */
-function readingsFor({ family }: CoverFile, thing: TypedObject | undefined): readonly ReadingKey[] {
-  const traits = findFamily(family)?.traits ?? []
-  if (traits.includes('device')) return deviceReadings
-  if (traits.includes('journal')) return journalReadings
-  return thing?.spine === 'coil'
-    ? bookReadings.flatMap(key => (key === 'thickness' ? [key, 'coilDiameter'] : [key]))
-    : bookReadings
-}
-
 /** What holds its pages itself, or has none, has neither a spine nor covers to ask for. */
 function hasSpine({ family }: CoverFile, { kind }: TypedObject): boolean {
   const traits = findFamily(family)?.traits ?? []
   return kind !== 'tablet' && !traits.includes('device') && !traits.includes('journal')
-}
-
-function MeasureGuide({ reading }: { readonly reading: ReadingKey }) {
-  const drawing = useMemo(() => drawMeasureGuide(reading), [reading])
-  return (
-    <figure className="order-1 self-start sm:sticky sm:top-2 sm:order-2">
-      <div className="h-32">
-        <DrawingView drawing={drawing} textScale={0.055} />
-      </div>
-      <figcaption className="text-sm text-soft">Where the tape goes. Not to scale.</figcaption>
-    </figure>
-  )
 }
 
 function ObjectFields({ thing }: { readonly thing: number }) {
@@ -183,7 +155,7 @@ function ObjectFields({ thing }: { readonly thing: number }) {
         label="Reckoned in"
         help="Its cutting grid, and what is usual."
         value={file.unit ?? 'in'}
-        choices={namesOf(units, name => ({ in: 'inches', cm: 'centimetres', mm: 'millimetres' })[name])}
+        choices={unitWords}
         onChange={(next: Unit) => change(oneStep, current => changeUnit(current, next))}
       />
     </div>

@@ -25,20 +25,33 @@ import { FindingNote } from '../../../parts/FindingNote'
 import { Fractions } from '../../../parts/Fractions'
 import { saySpread } from '../../../views/ease-words'
 import { LengthField } from '../../../parts/LengthField'
-import { findingsAbout, useCover } from '../cover-context'
+import { findingsAbout, type CoverInHand } from '../cover-context'
+
+/** What is measured, and how to say so. */
+export type Measured = Pick<CoverInHand, 'file' | 'planned' | 'unit' | 'division' | 'change'>
 
 interface ReadingListProps {
+  readonly measured: Measured
   /** Which of the things the cover is for, counted from 0. */
   readonly thing: number
   readonly reading: ReadingKey
   readonly onFocus: () => void
+  /** Whoever measures for another’s cover has no practice to go to. */
+  readonly isGuest?: boolean
   /** A cover that nothing is measured of yet puts the cursor here. */
   readonly autoFocus?: boolean
 }
 
 /** One measurement: its readings, each as typed, and what is to be said of them. */
-export function ReadingList({ thing, reading, onFocus, autoFocus = false }: ReadingListProps) {
-  const { file, planned, unit, division, change } = useCover()
+export function ReadingList({
+  measured,
+  thing,
+  reading,
+  onFocus,
+  isGuest = false,
+  autoFocus = false,
+}: ReadingListProps) {
+  const { file, planned, unit, division, change } = measured
   const [rowsAsked, setRowsAsked] = useState(1)
   const list = useRef<HTMLDivElement>(null)
   const taken = listThings(file)[thing]?.readings?.[reading] ?? []
@@ -112,7 +125,7 @@ export function ReadingList({ thing, reading, onFocus, autoFocus = false }: Read
           }
         />
       ))}
-      {found.some(({ code }) => misread.has(code)) && (
+      {!isGuest && found.some(({ code }) => misread.has(code)) && (
         <Link className="inline-flex text-sm text-thread underline" to="/practice">
           Practise reading a tape
         </Link>
