@@ -6,15 +6,18 @@ import { IconButton } from '../parts/IconButton'
 import { KeepingNote } from './KeepingNote'
 import { OnceSettled } from './OnceSettled'
 import { ShortcutsDialog } from './ShortcutsDialog'
+import { useAppSelector } from './store'
 import { UndoDelete } from './UndoDelete'
 import { isTyping } from './shortcuts'
 
 const WaitsElsewhere = lazy(() => import('./WaitsElsewhere'))
+const TapeBar = lazy(() => import('../devices/tape/TapeBar'))
 
 /** What surrounds every screen: the name, the way to the shelf and settings, the list of shortcuts. */
 export function Shell() {
   const [helpOpen, setHelpOpen] = useState(false)
   const navigate = useNavigate()
+  const hasTape = useAppSelector(state => state.devices.tape)
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
       if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
@@ -57,6 +60,11 @@ export function Shell() {
         </OnceSettled>
       </div>
       <UndoDelete />
+      {hasTape && (
+        <Suspense>
+          <TapeBar />
+        </Suspense>
+      )}
       <Suspense>
         <WaitsElsewhere />
       </Suspense>

@@ -24,6 +24,7 @@ const routes: RouteObject[] = [
       { path: '/new', lazy: lazily(screens.loadNewCover) },
       { path: '/stash', lazy: lazily(screens.loadStash) },
       { path: '/practice', lazy: lazily(screens.loadPractice) },
+      { path: '/devices', lazy: lazily(screens.loadDevices) },
       { path: '/settings', lazy: lazily(screens.loadSettings) },
       { path: '/covers/:id/cutting-list', lazy: lazily(screens.loadCuttingList) },
       { path: '/covers/:id/take-away', lazy: lazily(screens.loadTakeAway) },

@@ -6,6 +6,7 @@ const loadTakeAway = () => import('../screens/take-away/TakeAwayScreen')
 const loadBench = () => import('../screens/bench/BenchScreen')
 const loadSteps = () => import('../screens/bench/StepsScreen')
 const loadPractice = () => import('../screens/practice/PracticeScreen')
+const loadDevices = () => import('../screens/devices/DevicesScreen')
 const loadStash = () => import('../screens/stash/StashScreen')
 
 /** The screens that load on demand. The shelf comes with the page. */
@@ -15,6 +16,7 @@ export const screens = {
   loadSettings,
   loadCuttingList,
   loadStash,
+  loadDevices,
   loadTakeAway,
   loadBench,
   loadSteps,

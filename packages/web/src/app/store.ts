@@ -11,6 +11,7 @@ import { follow } from '../drafts/follow'
 import { takeUpLeftWork } from '../drafts/take-up'
 import { leaveUndo } from '../drafts/undo-history'
 import { deletedSlice } from './deleted-slice'
+import { devicesSlice } from './devices-slice'
 import { litSlice } from './lit-slice'
 import { hearOtherWindows } from './other-windows'
 import { tellChanges } from './tell-changes'
@@ -22,6 +23,7 @@ export const store = configureStore({
     device: deviceSlice.reducer,
     deleted: deletedSlice.reducer,
     lit: litSlice.reducer,
+    devices: devicesSlice.reducer,
   },
   middleware: defaults =>
     defaults().prepend(autosave.middleware, tellChanges.middleware).concat(api.middleware),

@@ -84,7 +84,11 @@ function Workshop({ draft }: { readonly draft: Draft<SettingsBody> }) {
         <Link className="text-thread underline" to="/practice">
           Practise
         </Link>{' '}
-        what is new to your hands.
+        what is new to your hands; connect{' '}
+        <Link className="text-thread underline" to="/devices">
+          devices
+        </Link>{' '}
+        or try what they do.
       </p>
       {settingKeys
         .filter(key => atTheTable.has(key))

@@ -1,0 +1,67 @@
+import type { CoverFile } from '@snowdrift/core'
+import { Printer } from 'lucide-react'
+import { useState } from 'react'
+import { createSimulatedPrinter, usualPrinter, type PrintRun } from '../../devices/printer/printer'
+import { Button } from '../../parts/Button'
+import { CheckField } from '../../parts/CheckField'
+import { SelectField } from '../../parts/SelectField'
+import { exportBytes } from './export-bytes'
+
+const rolls = { '62': '62 mm', '50': '50 mm', '102': '102 mm' } as const
+const lefts = { '100': 'a hundred', '2': 'two' } as const
+
+/** A label printer with a roll, one label a piece. */
+export function PrinterSection({ file }: { readonly file: CoverFile }) {
+  const [roll, setRoll] = useState<keyof typeof rolls>('62')
+  const [left, setLeft] = useState<keyof typeof lefts>('100')
+  const [isOff, setIsOff] = useState(false)
+  const [came, setCame] = useState<PrintRun | { readonly problem: string }>()
+  const print = async () => {
+    const bytes = await exportBytes(file, { as: 'labels', labels: 'roll' })
+    if (typeof bytes === 'string') return setCame({ problem: bytes })
+    const printer = createSimulatedPrinter({
+      ...usualPrinter,
+      rollWidth: Number(roll),
+      left: Number(left),
+      isOff,
+    })
+    setCame(printer.print(bytes))
+  }
+  return (
+    <section className="grid gap-4" aria-labelledby="printer">
+      <h2 id="printer" className="text-xl font-semibold">
+        Label printer
+      </h2>
+      <div className="flex flex-wrap items-end gap-4">
+        <SelectField label="Its roll is wide" value={roll} choices={rolls} onChange={setRoll} />
+        <SelectField label="Labels left on it" value={left} choices={lefts} onChange={setLeft} />
+        <CheckField label="it is switched off" checked={isOff} onChange={setIsOff} />
+        <Button look="act" onClick={() => void print()}>
+          <Printer className="size-4" aria-hidden /> Print a label for each piece
+        </Button>
+      </div>
+      {came && (
+        <div role="status" className="grid gap-2" data-print-run>
+          {'printed' in came && came.printed > 0 && (
+            <>
+              <p className="text-good">
+                {came.printed} of {came.pages} labels of {Math.round(came.size.width)} ×{' '}
+                {Math.round(came.size.height)} mm came out.
+              </p>
+              <ul className="flex flex-wrap gap-2" aria-hidden>
+                {Array.from({ length: came.printed }, (_, n) => (
+                  <li
+                    key={n}
+                    className="rounded-sm border border-rule bg-surface"
+                    style={{ width: came.size.width, height: came.size.height }}
+                  />
+                ))}
+              </ul>
+            </>
+          )}
+          {came.problem && <p className="border-l-3 border-bad pl-3">{came.problem}</p>}
+        </div>
+      )}
+    </section>
+  )
+}
