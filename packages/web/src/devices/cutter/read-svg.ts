@@ -61,7 +61,8 @@ function nodesOf(text: string): readonly Node[] | undefined {
     parseAttributeValue: false,
   })
   try {
-    return parser.parse(text, true) as readonly Node[]
+    // The parser forgives what is missing at the end; a knife must not.
+    return /<\/svg>\s*$/.test(text) ? (parser.parse(text) as readonly Node[]) : undefined
   } catch {
     return undefined
   }
