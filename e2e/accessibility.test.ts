@@ -63,6 +63,9 @@ for (const { look, size, width } of [
       ['the stash', () => '/stash', 'Larch-needle print'],
       ['the cutting list', () => `${cover}/cutting-list`, 'points to the top'],
       ['the settings', () => '/settings', 'Cutting grid'],
+      ['paper and files', () => `${cover}/take-away`, 'Links for others'],
+      ['the devices', () => '/devices', 'Label printer'],
+      ['a link that leads nowhere', () => '/shared/nothing', 'leads nowhere'],
       ['an address with nothing', () => '/nothing/here', 'There is nothing'],
     ]
     it('axe finds nothing with all ways of making laid out, and a pocket on its piece', async () => {
@@ -81,6 +84,28 @@ for (const { look, size, width } of [
     for (const [name, path, words] of screens)
       it(`axe finds nothing on ${name}, and nothing runs out at the side`, async () => {
         await page.goto(site.address() + path())
+        await see(page, words)
+        expect(await axe(page)).to.deep.equal([])
+        const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
+        expect(over).to.be.at.most(0)
+      })
+
+    for (const [kind, words] of [
+      ['sheet', 'Finished width'],
+      ['measure', 'Send the measurements'],
+    ] as const)
+      it(`axe finds nothing on what a link shows, ${kind}`, async () => {
+        const token = await page.evaluate(
+          async (coverId, share) => {
+            const body = JSON.stringify({ kind: share, coverId })
+            const headers = { 'Content-Type': 'application/json' }
+            const made = await fetch('/api/shares', { method: 'POST', headers, body })
+            return ((await made.json()) as { token: string }).token
+          },
+          cover.split('/')[2],
+          kind,
+        )
+        await page.goto(`${site.address()}/shared/${token}`)
         await see(page, words)
         expect(await axe(page)).to.deep.equal([])
         const over = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)

@@ -119,7 +119,7 @@ describe('devices at the table', function () {
 
   it('print a label for each piece, until the roll is empty', async () => {
     await press(page, 'Print a label for each piece')
-    await see(page, /(\d+) of \1 labels of 62 × 40 mm came out/, '[data-print-run]')
+    await see(page, /(\d+) of \1 labels of 2 7\/16 in × 1 9\/16 in came out/, '[data-print-run]')
     await choose(page, 'Labels left on it', '2')
     await press(page, 'Print a label for each piece')
     await see(page, 'The roll is empty after 2', '[data-print-run]')

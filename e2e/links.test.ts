@@ -18,7 +18,7 @@ describe('links for others', function () {
   })
 
   const linkFrom = async (name: string) => {
-    await press(page, `Link: ${name}`)
+    await press(page, `Make a link: ${name}`)
     const field = await find(page, 'The link')
     return new URL(await field.evaluate(input => (input as HTMLInputElement).value)).pathname
   }

@@ -42,13 +42,13 @@ describe('paper and files', function () {
   })
 
   it('make a sheet for paper, and say that it is done', async () => {
-    await press(page, 'Make: Project sheet')
+    await press(page, 'PDF: Project sheet')
     await see(page, 'among your downloads', '[data-export="sheet"]')
     expect((await written('hut-ledger-with-ties-sheet.pdf')).subarray(0, 5).toString()).to.equal('%PDF-')
   })
 
   it('give outlines at their true size, as another program draws them', async () => {
-    await press(page, 'Make: SVG')
+    await pressAt(page, '[data-export="svg"] button')
     const svg = (await written('hut-ledger-with-ties-svg.svg')).toString()
     const drawn = await site.visit('/')
     const [width = 0, height = 0] = await drawn.evaluate(text => {
@@ -73,10 +73,10 @@ describe('paper and files', function () {
 
   it('say in words where the server is away, and work when it is back', async () => {
     await site.goDown()
-    await press(page, 'Make: Labels')
+    await press(page, 'PDF: Labels')
     await see(page, 'The server cannot be reached', '[data-export="labels"]')
     await site.comeUp()
-    await press(page, 'Make: Labels')
+    await press(page, 'PDF: Labels')
     await see(page, 'among your downloads', '[data-export="labels"]')
   })
 })

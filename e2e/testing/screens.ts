@@ -29,6 +29,7 @@ function screensOf(
     ['/stash', /Larch-needle print/],
     ['/settings', /Cutting grid/],
     ['/practice', /red line/],
+    ['/devices', /Label printer/],
     ['/nothing/here', /There is nothing/],
     ...covers.flatMap(name => [
       ...stations.map(

@@ -26,8 +26,11 @@ export const usualPrinter: PrinterSettings = { rollWidth: 62, left: 100, isOff: 
 const perMm = 72 / 25.4
 const forgivenMm = 0.5
 
-/** A label printer that ships with the application. It reads what every PDF says openly: its pages and their size. */
-export function createSimulatedPrinter({ rollWidth, left, isOff }: PrinterSettings): LabelPrinter {
+/** A label printer that ships with the application; `say` says its lengths. It reads what every PDF says openly: its pages and their size. */
+export function createSimulatedPrinter(
+  { rollWidth, left, isOff }: PrinterSettings,
+  say: (millimetres: number) => string,
+): LabelPrinter {
   return {
     name: 'Simulated label printer',
     print: pdf => {
@@ -42,7 +45,7 @@ export function createSimulatedPrinter({ rollWidth, left, isOff }: PrinterSettin
       if (isOff) return none('The printer does not answer. Switch it on, or look at its cable.')
       if (size.width > rollWidth + forgivenMm)
         return none(
-          `The labels are ${Math.round(size.width)} mm wide and the roll ${Math.round(rollWidth)} mm. Put in a wider roll, or choose labels of its width.`,
+          `The labels are ${say(size.width)} wide and the roll ${say(rollWidth)}. Put in a wider roll, or choose labels of its width.`,
         )
       const printed = Math.min(pages, left)
       if (printed === pages) return { pages, size, printed }

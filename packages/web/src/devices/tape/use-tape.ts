@@ -61,7 +61,7 @@ function afterReading(
   if (settled.kind === 'nothing') return { said: 'The tape sent no length. Lay it on again.', tone: 'bad' }
   if (settled.kind === 'moved')
     return {
-      said: `The tape moved by ${settled.spreadMm.toFixed(1)} mm while it was read. Hold it still and press again.`,
+      said: `The tape moved by ${formatLength(mm(settled.spreadMm), unit, { finest: 32 })} while it was read. Hold it still and press again.`,
       tone: 'bad',
     }
   const text = formatLength(mm(settled.mm), unit)

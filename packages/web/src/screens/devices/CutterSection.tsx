@@ -20,12 +20,12 @@ import { CutterBed } from './CutterBed'
 import { exportBytes } from './export-bytes'
 
 const formats = { svg: 'SVG', dxf: 'DXF', hpgl: 'HPGL' } as const
-const beds = { '305': '305 × 305 mm', '610': '610 × 610 mm', '1500': '1500 × 1000 mm' } as const
-const bedSizes: Readonly<Record<keyof typeof beds, CutterSettings['bed']>> = {
+const bedSizes = {
   '305': { width: 305, height: 305 },
   '610': { width: 610, height: 610 },
   '1500': { width: 1500, height: 1000 },
-}
+} as const satisfies Readonly<Record<string, CutterSettings['bed']>>
+type Bed = keyof typeof bedSizes
 const toolWords = {
   cut: 'a knife',
   fold: 'a creasing wheel',
@@ -34,11 +34,22 @@ const toolWords = {
 } as const
 type Tool = keyof typeof toolWords
 
+function bedWords(unit: Unit): Record<Bed, string> {
+  const say = (millimetres: number, bare: boolean) =>
+    typeset(formatLength(mm(millimetres), unit, { finest: 8, bare }))
+  return Object.fromEntries(
+    Object.entries(bedSizes).map(([bed, { width, height }]) => [
+      bed,
+      `${say(width, true)} × ${say(height, false)}`,
+    ]),
+  ) as Record<Bed, string>
+}
+
 /** A cutting machine: what it makes of a cover’s outlines or of a file, before any cloth lies under the knife. */
 export function CutterSection({ file }: { readonly file: CoverFile }) {
   const unit = useWorkshopUnit(file.unit)
   const [format, setFormat] = useState<keyof typeof formats>('svg')
-  const [bed, setBed] = useState<keyof typeof beds>('610')
+  const [bed, setBed] = useState<Bed>('610')
   const [tools, setTools] = useState<readonly string[]>(usualCutter.tools)
   const [faults, setFaults] = useState({ isBlunt: false, breaks: false })
   const [sent, setSent] = useState<{ readonly outline: Outline } | { readonly why: string }>()
@@ -67,7 +78,7 @@ export function CutterSection({ file }: { readonly file: CoverFile }) {
         Cutting machine
       </h2>
       <div className="flex flex-wrap items-end gap-4">
-        <SelectField label="Its bed" value={bed} choices={beds} onChange={setBed} />
+        <SelectField label="Its bed" value={bed} choices={bedWords(unit)} onChange={setBed} />
         <fieldset className="grid gap-1">
           <legend className="font-medium">It has</legend>
           <div className="flex flex-wrap gap-x-4">

@@ -1,30 +1,32 @@
-import type { CoverFile } from '@snowdrift/core'
+import { formatLength, mm, type CoverFile } from '@snowdrift/core'
 import { Printer } from 'lucide-react'
 import { useState } from 'react'
 import { createSimulatedPrinter, usualPrinter, type PrintRun } from '../../devices/printer/printer'
 import { Button } from '../../parts/Button'
 import { CheckField } from '../../parts/CheckField'
 import { SelectField } from '../../parts/SelectField'
+import { typeset } from '../../views/typeset'
+import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { exportBytes } from './export-bytes'
 
-const rolls = { '62': '62 mm', '50': '50 mm', '102': '102 mm' } as const
+const rolls = ['62', '50', '102'] as const
 const lefts = { '100': 'a hundred', '2': 'two' } as const
 
 /** A label printer with a roll, one label a piece. */
 export function PrinterSection({ file }: { readonly file: CoverFile }) {
-  const [roll, setRoll] = useState<keyof typeof rolls>('62')
+  const unit = useWorkshopUnit(file.unit)
+  const say = (millimetres: number) => typeset(formatLength(mm(millimetres), unit, { finest: 16 }))
+  const [roll, setRoll] = useState<string>('62')
   const [left, setLeft] = useState<keyof typeof lefts>('100')
   const [isOff, setIsOff] = useState(false)
   const [came, setCame] = useState<PrintRun | { readonly problem: string }>()
   const print = async () => {
     const bytes = await exportBytes(file, { as: 'labels', labels: 'roll' })
     if (typeof bytes === 'string') return setCame({ problem: bytes })
-    const printer = createSimulatedPrinter({
-      ...usualPrinter,
-      rollWidth: Number(roll),
-      left: Number(left),
-      isOff,
-    })
+    const printer = createSimulatedPrinter(
+      { ...usualPrinter, rollWidth: Number(roll), left: Number(left), isOff },
+      say,
+    )
     setCame(printer.print(bytes))
   }
   return (
@@ -33,7 +35,12 @@ export function PrinterSection({ file }: { readonly file: CoverFile }) {
         Label printer
       </h2>
       <div className="flex flex-wrap items-end gap-4">
-        <SelectField label="Its roll is wide" value={roll} choices={rolls} onChange={setRoll} />
+        <SelectField
+          label="Its roll is wide"
+          value={roll}
+          choices={Object.fromEntries(rolls.map(width => [width, say(Number(width))]))}
+          onChange={setRoll}
+        />
         <SelectField label="Labels left on it" value={left} choices={lefts} onChange={setLeft} />
         <CheckField label="it is switched off" checked={isOff} onChange={setIsOff} />
         <Button look="act" onClick={() => void print()}>
@@ -45,8 +52,8 @@ export function PrinterSection({ file }: { readonly file: CoverFile }) {
           {'printed' in came && came.printed > 0 && (
             <>
               <p className="text-good">
-                {came.printed} of {came.pages} labels of {Math.round(came.size.width)} ×{' '}
-                {Math.round(came.size.height)} mm came out.
+                {came.printed} of {came.pages} labels of {say(came.size.width)} × {say(came.size.height)} came
+                out.
               </p>
               <ul className="flex flex-wrap gap-2" aria-hidden>
                 {Array.from({ length: came.printed }, (_, n) => (

@@ -15,7 +15,14 @@ export function Screen() {
       <p className="no-print flex items-baseline gap-2 text-xl font-semibold tracking-tight">
         Snowdrift <span aria-hidden className="stitched h-0.5 w-9 self-center" />
       </p>
-      {!data && <p role={error ? 'alert' : undefined}>{error ? describeError(error) : 'Fetching it …'}</p>}
+      {!data && (
+        <div role={error ? 'alert' : undefined} className="grid gap-2">
+          <h1 className="text-3xl font-semibold tracking-tight">
+            {error ? 'There is nothing to show' : 'Fetching it …'}
+          </h1>
+          {error && <p>{describeError(error)}</p>}
+        </div>
+      )}
       {data?.kind === 'sheet' && <SharedSheet token={token} file={data.file} expiresAt={data.expiresAt} />}
       {data?.kind === 'measure' && <SharedMeasure token={token} shared={data} />}
     </main>

@@ -33,7 +33,7 @@ export function ExportRow({ offer, now, disabled, onStart, onStop, children }: E
             </Button>
           </div>
         ) : (
-          <Button disabled={disabled} onClick={onStart} aria-label={`Make: ${offer.name}`}>
+          <Button disabled={disabled} onClick={onStart} aria-label={nameOf(offer)}>
             <Download className="size-4" aria-hidden /> {offer.extension.toUpperCase()}
           </Button>
         )}
@@ -51,4 +51,10 @@ export function ExportRow({ offer, now, disabled, onStart, onStop, children }: E
       )}
     </div>
   )
+}
+
+/** What the button says comes first, for those who speak to it. */
+function nameOf({ name, extension }: Offer): string {
+  const kind = extension.toUpperCase()
+  return name === kind ? kind : `${kind}: ${name}`
 }

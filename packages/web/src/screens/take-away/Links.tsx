@@ -46,7 +46,7 @@ export function Links({ id }: { readonly id: string }) {
             </div>
             <Button
               disabled={isLoading}
-              aria-label={`Link: ${words[kind].name}`}
+              aria-label={`Make a link: ${words[kind].name}`}
               onClick={() => void make(kind)}
             >
               <Link2 className="size-4" aria-hidden /> Make a link
