@@ -11,7 +11,7 @@ import {
 } from '@snowdrift/core'
 import type { Repositories } from './db/repositories/repositories.js'
 import type { FabricShop } from './devices/shop/shop.js'
-import { createExportWriter } from './exports/write-export.js'
+import { createExportWriter } from './exports/export-writer.js'
 import { mostBodyBytes } from './http/body.js'
 import { guard } from './http/guard.js'
 import { databaseTrouble, isNameTaken, isUnknownReference } from './http/database-errors.js'

@@ -56,4 +56,15 @@ describe('taking a cover away', function () {
       expect(answer.bytes.toString()).to.include(place)
     }
   })
+
+  it('leaves the server free for others meanwhile', async () => {
+    await ask({ file, as: 'sheet' })
+    let ticks = 0
+    const clock = setInterval(() => ticks++, 5)
+    const began = performance.now()
+    await Promise.all(Array.from({ length: 4 }, () => ask({ file, as: 'sheet' })))
+    const waited = performance.now() - began
+    clearInterval(clock)
+    expect(ticks, 'the clock went on').to.be.greaterThan(waited / 5 / 4)
+  })
 })

@@ -19,6 +19,23 @@ describe('the project sheet', function () {
     expect(words).to.include('93 of 100 made by hand will fit.')
   })
 
+  it('says beside each choice why it is so', async () => {
+    const words = plainly(wordsOf(await exportCover('sheet', made)))
+    for (const { extra } of made.cover.extras) expect(words).to.include(extra.words.summary)
+    expect(words).to.include('it follows what was measured and what lies underneath')
+    expect(words).to.match(/The layers stand off the thing by [^:]+: that is in the sizes/)
+    const own = plainly(
+      wordsOf(
+        await exportCover('sheet', { ...made, cover: { ...made.cover, seam: made.plan.settled.seam } }),
+      ),
+    )
+    const { seam: _seam, ...unsaid } = made.cover
+    const usual = plainly(wordsOf(await exportCover('sheet', { ...made, cover: unsaid })))
+    expect(own).to.include('set for this cover')
+    expect(usual).to.include('usual when made so')
+    expect(usual).not.to.include('set for this cover')
+  })
+
   it('leaves reckoning out for somebody who sews it from the numbers', async () => {
     const words = plainly(wordsOf(await exportCover('sheet', made, { audience: 'sewist' })))
     expect(words).not.to.include('How it will fit')

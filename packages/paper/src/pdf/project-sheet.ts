@@ -8,6 +8,7 @@ import {
   readingStateWords,
   readingWords,
   roleWords,
+  sayThickness,
   severityIn,
   usualClothWidth,
   verdictWords,
@@ -69,26 +70,49 @@ function writeThing(flow: Flow, { cover, say }: ProjectSheet): void {
 }
 
 function writeChoices(flow: Flow, { cover, plan, say }: ProjectSheet): void {
+  const { words } = cover.family
+  const ownSeam = cover.seam !== undefined && cover.seam === plan.settled.seam
   flow.heading('Choices')
   flow.table(
-    ['What', 'Chosen'],
+    ['What', 'Chosen', 'Why'],
     [
-      ['Sized', sizingWords[cover.sizing.mode]],
-      ...(plan.settled.seam > 0 ? [['Seam allowance', say(plan.settled.seam)]] : []),
-      ['Layers, from inside out', cover.stack.map(({ role, name }) => name || roleWords[role]).join('; ')],
-      ...(cover.extras.length > 0
-        ? [['Added', cover.extras.map(({ extra }) => extra.words.name.toLowerCase()).join('; ')]]
+      ['Made as', words.name, words.summary],
+      ['Sized', sizingWords[cover.sizing.mode].what, sizingWords[cover.sizing.mode].why],
+      ...(plan.settled.seam > 0
+        ? [['Seam allowance', say(plan.settled.seam), ownSeam ? 'set for this cover' : 'usual when made so']]
         : []),
+      ...cover.stack.map(({ role, name, thickness }) => [
+        capital(roleWords[role]),
+        name || roleWords[role],
+        `${sayThickness(thickness)} thick`,
+      ]),
+      ...cover.extras.map(({ extra }) => ['Added', extra.words.name, extra.words.summary]),
     ],
-    [2, 6],
+    [2, 3, 5],
+  )
+  const { body, flap } = plan.standOff
+  flow.paragraph(
+    `The layers stand off the thing by ${say(body)}${flap === undefined ? '' : `, ${say(flap)} where the flaps lie`}: that is in the sizes.`,
   )
 }
 
-const sizingWords: Readonly<Record<Cover['sizing']['mode'], string>> = {
-  computed: 'from the readings, the layers and an ease',
-  rule: 'by a measurement and a fixed amount',
-  recipe: 'by a named rule',
-  cut: 'from a panel that is cut already',
+const sizingWords: Readonly<
+  Record<Cover['sizing']['mode'], { readonly what: string; readonly why: string }>
+> = {
+  computed: {
+    what: 'from the readings, the layers and an ease',
+    why: 'it follows what was measured and what lies underneath',
+  },
+  rule: {
+    what: 'by a measurement and a fixed amount',
+    why: 'as it was made before; other layers do not move it',
+  },
+  recipe: { what: 'by a named rule', why: 'as the rule has it; other layers do not move it' },
+  cut: { what: 'from a panel that is cut already', why: 'the panel is used whole, all else follows it' },
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
 function writeFit(flow: Flow, { plan, chance, say }: ProjectSheet): void {

@@ -1,6 +1,6 @@
 import { readExportRequest } from '@snowdrift/core'
 import { Hono } from 'hono'
-import type { ExportWriter } from '../exports/write-export.js'
+import type { ExportWriter } from '../exports/export-writer.js'
 import { readBody } from '../http/body.js'
 import { answerProblem } from '../http/problems.js'
 import type { WorkshopEnv } from './workshop.js'

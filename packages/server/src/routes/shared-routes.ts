@@ -11,7 +11,7 @@ import { Hono, type Context } from 'hono'
 import { z } from 'zod'
 import type { OpenedShare } from '../db/repositories/share-repository.js'
 import type { Repositories } from '../db/repositories/repositories.js'
-import type { ExportWriter } from '../exports/write-export.js'
+import type { ExportWriter } from '../exports/export-writer.js'
 import { readBody } from '../http/body.js'
 import { answerProblem } from '../http/problems.js'
 

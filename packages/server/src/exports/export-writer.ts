@@ -1,0 +1,99 @@
+import type { ExportRequest, SettingsBody } from '@snowdrift/core'
+import { mediaTypes } from '@snowdrift/paper'
+import type { Context } from 'hono'
+import { fork, type ChildProcess } from 'node:child_process'
+import { join } from 'node:path'
+import pLimit from 'p-limit'
+import { answerProblem } from '../http/problems.js'
+import type { Written } from './write-file.js'
+
+/** Answers a request with a cover as it is now, planned and written for paper or machines; nothing is kept. */
+export type ExportWriter = (
+  context: Context,
+  request: ExportRequest,
+  settings: SettingsBody,
+) => Promise<Response>
+
+/** What the process is asked; it answers with what was written. */
+export interface ExportTask {
+  readonly request: ExportRequest
+  readonly settings: SettingsBody
+}
+
+const longestMs = 20_000
+/** Started when it is wanted, ended when nothing more has come. */
+const idleMs = 60_000
+
+/** Writes one after the other in a process of its own, so that whoever saves meanwhile does not wait for paper. */
+export function createExportWriter({ timeoutMs = longestMs } = {}): ExportWriter {
+  const inTurn = pLimit(1)
+  let child: ChildProcess | undefined
+  let idle: NodeJS.Timeout | undefined
+  const end = () => {
+    clearTimeout(idle)
+    child?.kill('SIGKILL')
+    child = undefined
+  }
+  const write = async (task: ExportTask): Promise<Written> => {
+    clearTimeout(idle)
+    child ??= startProcess()
+    const written = await ask(child, task, timeoutMs)
+    if (written) idle = setTimeout(end, idleMs).unref()
+    else end()
+    return written ?? tooLong
+  }
+  return async (context, request, settings) => {
+    const written = await inTurn(() => write({ request, settings }))
+    if ('failure' in written) return answerProblem(context, written.failure)
+    const { type, extension } = mediaTypes[request.as]
+    return context.body(Uint8Array.from(written.bytes), 200, {
+      'Content-Type': type,
+      'Content-Disposition': attachment(`${written.name}, ${request.as}.${extension}`),
+    })
+  }
+}
+
+const tooLong: Written = {
+  failure: { kind: 'busy', detail: 'Writing it took longer than it may. Try again in a moment.' },
+}
+
+/** The same file beside this one, whether built or run from its source. */
+function startProcess(): ChildProcess {
+  const name = `export-process${import.meta.filename.endsWith('.ts') ? '.ts' : '.js'}`
+  const child = fork(join(import.meta.dirname, name), {
+    serialization: 'advanced',
+    stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
+  })
+  child.unref()
+  child.channel?.unref()
+  return child
+}
+
+/** What it wrote; undefined where it broke or did not come to an end. */
+function ask(child: ChildProcess, task: ExportTask, timeoutMs: number): Promise<Written | undefined> {
+  return new Promise(resolve => {
+    const finish = (written?: Written) => {
+      clearTimeout(timer)
+      child.off('message', hear)
+      child.off('error', gone)
+      child.off('exit', gone)
+      resolve(written)
+    }
+    const hear = (message: unknown) => finish(message as Written)
+    const gone = () => finish()
+    const timer = setTimeout(gone, timeoutMs)
+    child.once('message', hear)
+    child.once('error', gone)
+    child.once('exit', gone)
+    child.send(task, error => error && gone())
+  })
+}
+
+/** A file’s name in plain letters, and as it is for browsers that take it. */
+function attachment(name: string): string {
+  const plain = name
+    .normalize('NFKD')
+    .replaceAll(/[^A-Za-z0-9 ,.-]+/g, '')
+    .trim()
+  return `attachment; filename="${plain}"; filename*=UTF-8''${encodeURIComponent(name).replaceAll(/['()*]/g, letter => `%${letter.charCodeAt(0).toString(16).toUpperCase()}`)}`
+}

@@ -1,0 +1,51 @@
+import {
+  checkSimulation,
+  handsOf,
+  plan,
+  planSteps,
+  readCover,
+  readUnfinished,
+  sayProperly,
+  simulate,
+  usualSeed,
+  type Cover,
+  type ExportRequest,
+  type Plan,
+  type SettingsBody,
+} from '@snowdrift/core'
+import { exportCard, exportCover } from '@snowdrift/paper'
+import type { Failure } from '../http/problems.js'
+
+/** Enough to say the chance of a sheet to a hundredth or two, in a fraction of a second. */
+const makes = 5000
+
+export type Written =
+  { readonly bytes: Uint8Array<ArrayBuffer>; readonly name: string } | { readonly failure: Failure }
+
+/** A cover as it is now, planned and written for paper or machines. */
+export async function writeFile(request: ExportRequest, settings: SettingsBody): Promise<Written> {
+  const { file, as, ...options } = request
+  if (as === 'card') {
+    const { cover, faults } = readUnfinished(file)
+    if (!cover) return { failure: { kind: 'unreadable', issues: faults } }
+    return { bytes: Uint8Array.from(await exportCard(cover, options.paper)), name: cover.name }
+  }
+  const read = readCover(file)
+  if (!read.ok) return { failure: { kind: 'unreadable', issues: read.issues } }
+  const cover = read.value
+  const planned = plan(cover)
+  const making = planSteps(cover, planned, { say: sayProperly(cover.unit), hands: handsOf(settings) })
+  const chance = as === 'sheet' ? chanceOf(cover, planned) : undefined
+  const bytes = await exportCover(
+    as,
+    { cover, plan: planned, making, ...(chance !== undefined && { chance }) },
+    options,
+  )
+  return { bytes: Uint8Array.from(bytes), name: cover.name }
+}
+
+function chanceOf(cover: Cover, planned: Plan): number | undefined {
+  return checkSimulation(cover, planned).length > 0
+    ? undefined
+    : simulate(cover, { makes, seed: usualSeed })?.chance
+}
