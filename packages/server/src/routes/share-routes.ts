@@ -1,5 +1,5 @@
 import { readShareBody } from '@snowdrift/core'
-import { Hono } from 'hono'
+import { Hono, type Context } from 'hono'
 import { z } from 'zod'
 import { once, refusedAsMissing } from '../http/once.js'
 import { answerProblem } from '../http/problems.js'
@@ -30,7 +30,9 @@ export function createShareRoutes(): Hono<WorkshopEnv> {
     )
     .use('/:id{.+}', async (context, next) => {
       const id: string | undefined = context.req.path.split('/')[3]
-      return z.uuid().safeParse(id).success ? next() : answerProblem(context, { kind: 'missing', what })
+      return z.uuid().safeParse(id).success
+        ? next()
+        : answerProblem(context as Context, { kind: 'missing', what })
     })
     .delete('/:id', context => {
       const id = context.req.param('id')

@@ -40,7 +40,7 @@ export function createShareRepository(
   { models: { Share }, transaction }: Session,
   { now, newId }: RepositoryTools,
 ): ShareRepository {
-  const usable = (token: string): WhereOptions => ({
+  const usable = (token: string) => ({
     tokenHash: hashOf(token),
     revokedAt: null,
     expiresAt: { [Op.gt]: now() },
@@ -90,7 +90,7 @@ export function createShareRepository(
     },
     use: async (token, kind) => {
       const [, rows] = await Share.update(
-        { triesLeft: literal('tries_left - 1') as unknown as number },
+        { triesLeft: literal('tries_left - 1') },
         { where: { ...usable(token), kind } as WhereOptions, returning: true, transaction },
       )
       return rows[0] ? opened(rows[0].get()) : undefined
