@@ -136,7 +136,7 @@ export { isMakeable, planToJson, type PlanJson } from './file/plan-json.js'
 export { simulationToJson } from './file/simulation-json.js'
 export { check, type ReadResult } from './file/check.js'
 export { readCover, readDraft, readingsNeeded } from './file/read-cover.js'
-export { changeThing, listThings, removeThing, withThings } from './file/things.js'
+export { changeThing, listThings, removeThing, textOfReading, withThings } from './file/things.js'
 export { readingRanges } from './file/reading-ranges.js'
 export {
   kindOfSubject,

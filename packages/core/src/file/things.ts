@@ -1,4 +1,4 @@
-import type { CoverFile, TypedObject } from './cover-schema.js'
+import type { CoverFile, TypedObject, TypedReading } from './cover-schema.js'
 
 /** What a cover file is for: its one thing, or all of several; empty where it says none yet. */
 export function listThings({ object, objects }: CoverFile): readonly TypedObject[] {
@@ -29,4 +29,9 @@ export function removeThing(file: CoverFile, index: number): CoverFile {
     file,
     listThings(file).filter((_, at) => at !== index),
   )
+}
+
+/** A reading as it was typed, without how it was taken. */
+export function textOfReading(reading: TypedReading): string {
+  return String(typeof reading === 'object' ? reading.value : reading)
 }

@@ -82,7 +82,7 @@ function writeChoices(flow: Flow, { cover, plan, say }: ProjectSheet): void {
         ? [['Seam allowance', say(plan.settled.seam), ownSeam ? 'set for this cover' : 'usual when made so']]
         : []),
       ...cover.stack.map(({ role, name, thickness }) => [
-        capital(roleWords[role]),
+        roleWords[role],
         name || roleWords[role],
         `${sayThickness(thickness)} thick`,
       ]),
@@ -109,10 +109,6 @@ const sizingWords: Readonly<
   },
   recipe: { what: 'by a named rule', why: 'as the rule has it; other layers do not move it' },
   cut: { what: 'from a panel that is cut already', why: 'the panel is used whole, all else follows it' },
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1)
 }
 
 function writeFit(flow: Flow, { plan, chance, say }: ProjectSheet): void {

@@ -2,6 +2,7 @@ import {
   objectKinds,
   readingKeys,
   readThingBody,
+  textOfReading,
   thingsTable,
   usualSpine,
   type ColumnMatch,
@@ -26,13 +27,11 @@ export function writeThingsCsv(things: readonly ThingRow[]): string {
       name,
       unit,
       ...(foldsBack !== undefined && { foldsBack: foldsBack ? 'yes' : 'no' }),
-      ...Object.fromEntries(readingKeys.map(key => [key, (readings[key] ?? []).map(textOf).join(between)])),
+      ...Object.fromEntries(
+        readingKeys.map(key => [key, (readings[key] ?? []).map(textOfReading).join(between)]),
+      ),
     })),
   )
-}
-
-function textOf(reading: string | number | { readonly value: string | number }): string {
-  return String(typeof reading === 'object' ? reading.value : reading)
 }
 
 export type ReadThingsCsv = { readonly ok: true; readonly things: readonly ThingBody[] } | Refused

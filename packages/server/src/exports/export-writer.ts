@@ -1,10 +1,10 @@
 import type { ExportRequest, SettingsBody } from '@snowdrift/core'
 import { mediaTypes } from '@snowdrift/paper'
 import type { Context } from 'hono'
-import { fork, type ChildProcess } from 'node:child_process'
-import { join } from 'node:path'
+import type { ChildProcess } from 'node:child_process'
 import pLimit from 'p-limit'
 import { answerProblem } from '../http/problems.js'
+import { startBeside } from '../start-beside.js'
 import type { Written } from './write-file.js'
 
 /** Answers a request with a cover as it is now, planned and written for paper or machines; nothing is kept. */
@@ -36,7 +36,7 @@ export function createExportWriter({ timeoutMs = longestMs } = {}): ExportWriter
   }
   const write = async (task: ExportTask): Promise<Written> => {
     clearTimeout(idle)
-    child ??= startProcess()
+    child ??= startBeside(import.meta, 'export-process')
     const written = await ask(child, task, timeoutMs)
     if (written) idle = setTimeout(end, idleMs).unref()
     else end()
@@ -55,18 +55,6 @@ export function createExportWriter({ timeoutMs = longestMs } = {}): ExportWriter
 
 const tooLong: Written = {
   failure: { kind: 'busy', detail: 'Writing it took longer than it may. Try again in a moment.' },
-}
-
-/** The same file beside this one, whether built or run from its source. */
-function startProcess(): ChildProcess {
-  const name = `export-process${import.meta.filename.endsWith('.ts') ? '.ts' : '.js'}`
-  const child = fork(join(import.meta.dirname, name), {
-    serialization: 'advanced',
-    stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
-  })
-  child.unref()
-  child.channel?.unref()
-  return child
 }
 
 /** What it wrote; undefined where it broke or did not come to an end. */

@@ -1,7 +1,7 @@
-import { fork, type ChildProcess } from 'node:child_process'
-import { join } from 'node:path'
+import type { ChildProcess } from 'node:child_process'
 import pLimit from 'p-limit'
 import type { Failure } from '../http/problems.js'
+import { startBeside } from '../start-beside.js'
 import { pictureTypeOf } from './content-type.js'
 
 export type Shrunk =
@@ -37,7 +37,7 @@ export function createPictureShrinker({ timeoutMs = longestMs } = {}): PictureSh
 
   const work = async (bytes: Buffer): Promise<Shrunk> => {
     clearTimeout(idle)
-    child ??= startProcess()
+    child ??= startBeside(import.meta, 'picture-process')
     const answer = await askProcess(child, ++asked, bytes, timeoutMs)
     if (answer === 'gone') end()
     else idle = setTimeout(end, idleMs).unref()
@@ -53,18 +53,6 @@ export function createPictureShrinker({ timeoutMs = longestMs } = {}): PictureSh
     },
     close: end,
   }
-}
-
-/** The same file beside this one, whether built or run from its source. */
-function startProcess(): ChildProcess {
-  const name = `picture-process${import.meta.filename.endsWith('.ts') ? '.ts' : '.js'}`
-  const child = fork(join(import.meta.dirname, name), {
-    serialization: 'advanced',
-    stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
-  })
-  child.unref()
-  child.channel?.unref()
-  return child
 }
 
 /** The picture; `none` where it was none; `gone` where the process died of it or did not come to an end. */

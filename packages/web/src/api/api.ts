@@ -64,22 +64,25 @@ const itemsOf = <Row>({ items }: Page<Row>) => items
 
 const matchOf = (columns: ColumnMatch | undefined) => (columns ? { columns: JSON.stringify(columns) } : {})
 
+/** Every kind of row that the server has. */
+export const rowTags = [
+  'Covers',
+  'Things',
+  'Materials',
+  'Settings',
+  'Stash',
+  'History',
+  'Cuttings',
+  'Rules',
+  'Makings',
+  'Shares',
+] as const
+
 /** The server's rows. What is changed on a screen goes through its draft, not from here. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: createBaseQuery(),
-  tagTypes: [
-    'Covers',
-    'Things',
-    'Materials',
-    'Settings',
-    'Stash',
-    'History',
-    'Cuttings',
-    'Rules',
-    'Makings',
-    'Shares',
-  ],
+  tagTypes: rowTags,
   refetchOnReconnect: true,
   endpoints: build => ({
     row: build.query<RowOf<Kind>, Ref>({ query: addressOf }),

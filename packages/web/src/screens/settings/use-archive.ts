@@ -1,6 +1,6 @@
 import type { ArchiveNews, ArchiveReport, StandingChoice } from '@snowdrift/core'
 import { useEffect, useRef, useState } from 'react'
-import { api } from '../../api/api'
+import { api, rowTags } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { fetchFile, refusalOf } from '../../api/fetch-file'
 import { readLines } from '../../api/read-lines'
@@ -16,19 +16,6 @@ export type Archive =
   | { readonly state: 'looked'; readonly file: File; readonly report: ArchiveReport }
   | { readonly state: 'taken'; readonly report: ArchiveReport }
   | { readonly state: 'failed'; readonly why: string }
-
-/** Everything that an archive can bring. */
-const tags = [
-  'Covers',
-  'Things',
-  'Materials',
-  'Settings',
-  'Stash',
-  'History',
-  'Cuttings',
-  'Rules',
-  'Makings',
-] as const
 
 /** Has the server write the workshop’s archive, and take one in after it was looked through; each can be stopped. */
 export function useArchive() {
@@ -72,7 +59,7 @@ export function useArchive() {
   const take = async (file: File, choice: StandingChoice) => {
     const answer = await send(file, `existing=${choice}`, true)
     if (!answer) return
-    dispatch(api.util.invalidateTags([...tags]))
+    dispatch(api.util.invalidateTags([...rowTags]))
     setNow(answer.taken ? { state: 'taken', report: answer.report } : { state: 'looked', file, ...answer })
   }
   return { now, write, look, take, rest }

@@ -2,6 +2,7 @@ import {
   listThings,
   readingKeys,
   readingWords,
+  textOfReading,
   type CoverFile,
   type TypedObject,
   type Unit,
@@ -86,13 +87,7 @@ function Readings({ thing, unit }: { readonly thing: TypedObject; readonly unit:
       {taken.map(key => (
         <li key={key}>
           <span className="text-soft">{readingWords[key].name}</span>{' '}
-          <Fractions
-            text={typeset(
-              (thing.readings?.[key] ?? [])
-                .map(reading => String(typeof reading === 'object' ? reading.value : reading))
-                .join(', '),
-            )}
-          />
+          <Fractions text={typeset((thing.readings?.[key] ?? []).map(textOfReading).join(', '))} />
         </li>
       ))}
       <li className="text-soft">in {unitWords[unit]}</li>

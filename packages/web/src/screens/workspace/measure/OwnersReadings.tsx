@@ -2,6 +2,7 @@ import {
   changeThing,
   readingWords,
   sayObjectUnit,
+  textOfReading,
   type OwnersAnswer,
   type ReadingKey,
   type ShareRow,
@@ -47,7 +48,7 @@ function Sent({ share, answer }: { readonly share: ShareRow; readonly answer: Ow
         {(Object.entries(readings) as [ReadingKey, TypedReading[]][]).map(([key, taken]) => (
           <li key={key}>
             <span className="text-soft">{readingWords[key].name}</span>{' '}
-            <Fractions text={typeset(taken.map(textOf).join(', '))} />
+            <Fractions text={typeset(taken.map(textOfReading).join(', '))} />
           </li>
         ))}
       </ul>
@@ -62,8 +63,4 @@ function Sent({ share, answer }: { readonly share: ShareRow; readonly answer: Ow
       </div>
     </section>
   )
-}
-
-function textOf(reading: TypedReading): string {
-  return String(typeof reading === 'object' ? reading.value : reading)
 }
