@@ -17,6 +17,7 @@ const stations = [
   ['pieces', 'To cut'],
   ['layout', 'Laid out|Left over'],
   ['make', 'of work'],
+  ['log', 'Does it fit|Nothing is in the log'],
 ] as const
 
 /** Every screen, each with the words by which one sees that it is there. */
@@ -30,6 +31,9 @@ function screensOf(
     ['/settings', /Cutting grid/],
     ['/practice', /red line/],
     ['/devices', /Label printer/],
+    ['/log', /What they tell/],
+    ['/time', /of setting up/],
+    ['/series', /at the least|no fewer/],
     ['/nothing/here', /There is nothing/],
     ...covers.flatMap(name => [
       ...stations.map(

@@ -5,14 +5,21 @@ type ReadJson =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly message: string }
 
 /** No cover file comes near it; a larger one is something else. */
-const mostBytes = 1_000_000
+const coverFileBytes = 1_000_000
+/** Many covers, or the makes of many years. */
+export const manyBytes = 20_000_000
 
-/** Reads JSON from a file, or from standard input for `-`. */
-export async function readJson(file: string, { input }: Terminal): Promise<ReadJson> {
+/** Reads JSON from a file, or from standard input for `-`; nothing that is larger than expected. */
+export async function readJson(
+  file: string,
+  { input }: Terminal,
+  mostBytes = coverFileBytes,
+): Promise<ReadJson> {
   const name = file === '-' ? 'standard input' : file
   try {
-    const text = await readText(file === '-' ? input : createReadStream(file))
-    if (text === undefined) return { ok: false, message: `${name}: larger than a cover file can be (1 MB).` }
+    const text = await readText(file === '-' ? input : createReadStream(file), mostBytes)
+    if (text === undefined)
+      return { ok: false, message: `${name}: larger than it can be (${mostBytes / 1_000_000} MB).` }
     return parse(text, name)
   } catch (error) {
     return { ok: false, message: `${name}: ${describeFileError(error)}` }
@@ -27,7 +34,10 @@ function parse(text: string, name: string): ReadJson {
   }
 }
 
-async function readText(stream: AsyncIterable<Uint8Array | string>): Promise<string | undefined> {
+async function readText(
+  stream: AsyncIterable<Uint8Array | string>,
+  mostBytes: number,
+): Promise<string | undefined> {
   const chunks: Buffer[] = []
   let bytes = 0
   for await (const chunk of stream) {

@@ -58,7 +58,7 @@ describe('snowdrift plan', () => {
     expect((await run('plan', [join(folder, 'none.json')])).err).to.contain('there is no such file')
     expect((await run('plan', [folder])).err).to.contain('this is a folder')
     expect((await run('plan', ['-'], '{ "format": ')).err).to.match(/^standard input: not JSON: /)
-    expect((await run('plan', ['-'], ' '.repeat(1_000_001))).err).to.contain('larger than a cover file')
+    expect((await run('plan', ['-'], ' '.repeat(1_000_001))).err).to.contain('larger than it can be (1 MB)')
     expect((await run('plan', [])).err).to.contain('Expected one file')
     expect((await run('plan', ['a', 'b'])).code).to.equal(2)
   })
@@ -158,5 +158,52 @@ describe('snowdrift steps', () => {
     expect([bad.code, bad.out]).to.deep.equal([2, ''])
     expect(bad.err).to.include('seam')
     expect((await run('steps', [])).code).to.equal(2)
+  })
+})
+
+describe('snowdrift schedule', () => {
+  const evening = { start: '2026-12-01T19:00', minutes: 180 }
+
+  it('prints who does what when, keeping to the session', async () => {
+    const asked = { covers: [{ id: 'ledger', file: hutLedger }], sessions: [evening], budgetMs: 5 }
+    const { code, out, err } = await run('schedule', ['-'], JSON.stringify(asked))
+    expect([code, err]).to.deep.equal([0, ''])
+    const printed = JSON.parse(out) as {
+      readonly sessions: readonly { readonly items: readonly { readonly from: number }[] }[]
+      readonly finish: Readonly<Record<string, string>>
+      readonly latestStart: string
+    }
+    expect(printed.sessions[0]?.items.length).to.be.above(10)
+    expect(printed.finish.ledger).to.match(/^2026-12-01T20:/)
+    expect(printed.latestStart).to.match(/^2026-12-01T/)
+  })
+
+  it('exits 1 where a step finds no place, 2 where the request cannot be read', async () => {
+    const covers = [{ id: 'ledger', file: hutLedger }]
+    const short = { covers, sessions: [{ ...evening, minutes: 20 }], budgetMs: 5 }
+    const { code, out } = await run('schedule', ['-'], JSON.stringify(short))
+    expect(code).to.equal(1)
+    expect(out).to.contain('The sessions end before it.')
+    const bad = await run('schedule', ['-'], JSON.stringify({ covers, sessions: [evening, evening] }))
+    expect([bad.code, bad.out]).to.deep.equal([2, ''])
+    expect(bad.err).to.contain('Sessions may not overlap.')
+    expect((await run('schedule', [])).code).to.equal(2)
+  })
+})
+
+describe('snowdrift learn', () => {
+  it('prints what makes tell, and names those left out', async () => {
+    const makes = [{ id: 'm1', cutMm: { width: 400 }, sewnMm: { width: 401 } }, { id: 'm2' }]
+    const { code, out, err } = await run('learn', ['-'], JSON.stringify({ makes }))
+    expect([code, err]).to.deep.equal([0, ''])
+    const printed = JSON.parse(out) as { readonly refused: readonly { readonly id: string }[] }
+    expect(printed.refused.map(({ id }) => id)).to.deep.equal(['m1'])
+  })
+
+  it('exits 2 with nothing printed where the makes cannot be read', async () => {
+    const bad = await run('learn', ['-'], JSON.stringify({ makes: [{ id: 'm1', knots: 3 }] }))
+    expect([bad.code, bad.out]).to.deep.equal([2, ''])
+    expect(bad.err).to.contain('makes[0]')
+    expect((await run('learn', [])).code).to.equal(2)
   })
 })

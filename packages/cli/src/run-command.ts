@@ -1,5 +1,7 @@
 import { planFile } from './plan-file.js'
 import { nestFile } from './nest-file.js'
+import { learnFile } from './learn-file.js'
+import { scheduleFile } from './schedule-file.js'
 import { stepsFile } from './steps-file.js'
 import { simulateFile } from './simulate-file.js'
 import { exitCodes, type Terminal } from './terminal.js'
@@ -13,6 +15,8 @@ export async function runCommand(
   if (command === 'plan') return planFile(args, terminal)
   if (command === 'simulate') return simulateFile(args, terminal)
   if (command === 'steps') return stepsFile(args, terminal)
+  if (command === 'schedule') return scheduleFile(args, terminal)
+  if (command === 'learn') return learnFile(args, terminal)
   if (command === 'nest') return nestFile(args, terminal)
   // what writes paper is read only where it is wanted: the other commands answer at once
   if (command === 'export') return (await import('./export-file.js')).exportFile(args, terminal)

@@ -113,6 +113,7 @@ export { inPresentWords } from './file/upgrades.js'
 export type {
   CoverFile,
   TypedExtra,
+  TypedHand,
   TypedCloth,
   TypedLayer,
   TypedRecipe,
@@ -276,6 +277,7 @@ export { applicable, reckonOutcome, type Outcome, type PieceChange } from './wha
 export { whatIfIds, type WhatIf, type WhatIfId } from './what-if/what-if.js'
 export { clothNeeded } from './reckon/cloth.js'
 export { fewestCovers } from './reckon/fewest-covers.js'
+export { planSeries, type Series, type SeriesCover, clothAreas } from './reckon/series/series.js'
 export { findLimit, listLimitQuestions, type Limit, type LimitQuestion } from './reckon/limit.js'
 export type { Sheet } from './reckon/sheet.js'
 export { fitsOnSheet } from './reckon/sheet.js'
@@ -297,14 +299,8 @@ export { cautionWords } from './make/cautions.js'
 export { usualHands, type Hands, type School, type Schools } from './make/hands.js'
 export { headlineAt, type Headline } from './make/headline.js'
 export { lastCallWords, type LastCall } from './make/last-calls.js'
-export {
-  followMade,
-  seamMoves,
-  whatFollows,
-  withMade,
-  type FollowingPiece,
-  type SeamMove,
-} from './make/follow-made.js'
+export { followMade, seamMoves, whatFollows, withMade } from './make/follow-made.js'
+export type { FollowingPiece, SeamMove } from './make/follow-made.js'
 export {
   correctableAt,
   doubtMade,
@@ -359,6 +355,26 @@ export { planSteps, type Making } from './make/plan-steps.js'
 export type { CautionId, FaceUp, Step, StepCheck, StepKind, StepMeasure, WorkPlace } from './make/step.js'
 export type { Stitch } from './make/stitch.js'
 export { makingToJson } from './file/steps-json.js'
+export { makeColumns, makeRow, readMakeBody, type MakeBody, type MakeLog, type MakeRow } from './api/makes.js'
+export { coverStates, markColumns, markRow, noMark, readMarkBody, shelfEntry } from './api/marks.js'
+export type { CoverState, ShelfMark, MarkBody, MarkRow, ShelfEntry } from './api/marks.js'
+export { beginLog } from './make/log/begin-log.js'
+export { departuresFrom, type Departure, type DepartureFrom } from './make/log/habits.js'
+export { dueReminders, regretsFor, type Regret } from './make/log/regrets.js'
+export { fitOf, toRecord } from './make/log/to-record.js'
+export { stepTimes, timesByKind, type StepTime } from './make/log/took.js'
+export { parseExceptions, parseWeeklyHours, sessionsFrom } from './make/schedule/working-hours.js'
+export type { Exception, WeeklyHours } from './make/schedule/working-hours.js'
+export { readLearnRequest, type LearnRequest } from './file/learn-request.js'
+export { learntToJson, sayContradiction } from './file/learn-json.js'
+export { learn, type Learnt, type LearntBias, type LearntFromMakes } from './make/learning/learn.js'
+export type { Contradiction } from './make/learning/contradictions.js'
+export type { MakeDirection, MakeRecord } from './make/learning/make-record.js'
+export { readScheduleRequest, type ReadScheduleRequest } from './file/schedule-request.js'
+export { sayWhyUnplaced, scheduleToJson } from './file/schedule-json.js'
+export { formatMoment, parseMoment, type ReadMoment } from './file/moment.js'
+export { schedule, schedules, type Schedule, type ScheduledItem } from './make/schedule/schedule.js'
+export type { Moment, ScheduleRequest, WorkSession, WorkToDo } from './make/schedule/request.js'
 export { clothOf } from './material/cut-from.js'
 export {
   drawTechnique,

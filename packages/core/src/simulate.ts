@@ -1,7 +1,8 @@
 import type { Cover } from './file/cover.js'
 import { findingWhen, type Finding, type FindingCode } from './finding/finding.js'
 import { severityIn } from './finding/severities.js'
-import { usualHand, type Hand } from './fit/simulation/hand.js'
+import { handOf } from './fit/cover-hand.js'
+import type { Hand } from './fit/simulation/hand.js'
 import { makeMany } from './fit/simulation/makes.js'
 import { deriveGauge, type Gauged, type Uncertainty } from './fit/simulation/model.js'
 import { summarise, type Judged, type Simulation } from './fit/simulation/summarise.js'
@@ -39,12 +40,12 @@ export function simulate(cover: Cover, options: SimulationOptions = {}): Simulat
 
 /** The same in steps, each yielding the share done, so that a worker can tell how far it is and stop. */
 export function* simulating(
-  { objects }: Cover,
+  { objects, hand: makersHand }: Cover,
   planned: Plan,
   {
     makes: count = usualMakes,
     seed = usualSeed,
-    hand = usualHand,
+    hand = handOf({ ...(makersHand && { hand: makersHand }) }),
     uncertainty = deriveUncertainty,
     exactness = false,
   }: SimulationOptions = {},

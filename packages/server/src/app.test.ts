@@ -307,8 +307,8 @@ describe('the server', function () {
     const { readCover, plan } = await import('@snowdrift/core')
     const { ensureWorkshop } = await import('./db/repositories/workshops.js')
     const workshop = await ensureWorkshop(app().database.models, 'demo', randomUUID)
-    expect(await loadDemo(app().repositories, workshop)).to.equal(true)
-    expect(await loadDemo(app().repositories, workshop)).to.equal(false)
+    expect(await loadDemo(app().repositories, workshop, new Date())).to.equal(true)
+    expect(await loadDemo(app().repositories, workshop, new Date())).to.equal(false)
     const { things, covers, materials } = app().repositories
     const [allThings, allCovers, allMaterials] = await Promise.all(
       [things, covers, materials].map(rows => rows.list(workshop, { limit: 100 })),

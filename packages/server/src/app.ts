@@ -5,7 +5,9 @@ import {
   readCoverBody,
   readCuttingBody,
   readMaterialBody,
+  readMakeBody,
   readMakingBody,
+  readMarkBody,
   readRuleBody,
   readThingBody,
 } from '@snowdrift/core'
@@ -22,6 +24,8 @@ import type { Log } from './log.js'
 import { createArchiveRoutes } from './routes/archive-routes.js'
 import { createStashCsvRoutes, createThingsCsvRoutes } from './routes/csv-routes.js'
 import { createExportRoutes } from './routes/export-routes.js'
+import { createMakePhotoRoutes } from './routes/make-photo-routes.js'
+import { createShelfRoutes } from './routes/shelf-routes.js'
 import { createProgressRoutes } from './routes/progress-routes.js'
 import { createRowRoutes } from './routes/row-routes.js'
 import { createShareRoutes } from './routes/share-routes.js'
@@ -83,6 +87,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     // Archives, pictures and tables bound their own bodies.
     .route('/archive', createArchiveRoutes({ shrinker, now, log }))
     .route('/materials', createMaterialRoutes(shrinker))
+    .route('/makes', createMakePhotoRoutes(shrinker))
     .route('/stash.csv', createStashCsvRoutes())
     .route('/things.csv', createThingsCsvRoutes())
     .on(
@@ -109,6 +114,9 @@ export function createApp(dependencies: AppDependencies): Hono {
       '/makings',
       createRowRoutes({ what: 'making', rows: ({ makings }) => makings, read: readMakingBody }),
     )
+    .route('/makes', createRowRoutes({ what: 'make', rows: ({ makes }) => makes, read: readMakeBody }))
+    .route('/marks', createRowRoutes({ what: 'mark', rows: ({ marks }) => marks, read: readMarkBody }))
+    .route('/shelf', createShelfRoutes())
     .route('/progress', createProgressRoutes())
     .route('/stash', createStashRoutes())
     .route('/shop', createShopRoutes(shop))

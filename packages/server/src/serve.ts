@@ -55,7 +55,7 @@ async function serveFrom(
   const now = () => new Date()
   const repositories = createRepositories(database, { now, newId: randomUUID })
   const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
-  if (demo) await loadDemo(repositories, workshop)
+  if (demo) await loadDemo(repositories, workshop, now())
   const shrinker = createPictureShrinker()
   const app = createApp({
     repositories,

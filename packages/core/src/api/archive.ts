@@ -14,6 +14,8 @@ export const archiveKinds = [
   'cuttings',
   'rules',
   'makings',
+  'marks',
+  'makes',
 ] as const
 export type ArchiveKind = (typeof archiveKinds)[number]
 
@@ -29,7 +31,7 @@ export interface ArchiveCounts {
   readonly same: number
 }
 
-const counted = [...archiveKinds, 'pictures', 'settings'] as const
+const counted = [...archiveKinds, 'pictures', 'photos', 'settings'] as const
 export type ArchiveCounted = (typeof counted)[number]
 
 /** What taking an archive in does, or would do. Nothing of it is taken where anything is refused. */

@@ -17,6 +17,7 @@ const progressSchema = z.strictObject({
   ),
   waits: entries(z.strictObject({ at, endsAt: at, heard: z.literal(true).optional() })),
   made: entries(z.strictObject({ at, typed: z.string().max(40) })),
+  shown: entries(z.strictObject({ at })).optional(),
   schools: z.strictObject({
     fuse: z.strictObject({ at, value: z.enum(['before', 'after']) }).optional(),
     close: z.strictObject({ at, value: z.enum(['machine', 'hand']) }).optional(),

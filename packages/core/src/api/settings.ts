@@ -5,6 +5,7 @@ import { lengthInput, type LengthRange } from '../length/length-input.js'
 import { mm, type Length } from '../length/length.js'
 import { lengthList, readLengths } from '../length/length-list.js'
 import { parseLength } from '../length/parse.js'
+import { parseExceptions, parseWeeklyHours, type ReadHours } from '../make/schedule/working-hours.js'
 import { usualHands, type Hands, type Schools } from '../make/hands.js'
 import { customary, defaultTapeDivision, units, type Unit } from '../length/unit.js'
 import { checkedBy } from './as-typed.js'
@@ -69,6 +70,25 @@ function lengthSetting(
 function textSetting(words: SettingWords, longest: number): SettingField<string> {
   const typed = () => z.string().max(longest).default('')
   return { ...typedColumn('text', z.string(), typed), ...words, control: 'text', longest, initial: '' }
+}
+
+/** Text in a form of its own: kept as typed, refused with what is wrong with it. */
+function hoursSetting(
+  words: SettingWords,
+  parse: (text: string) => ReadHours<unknown>,
+  initial: string,
+): SettingField<string> {
+  const longest = 1000
+  const typed = () =>
+    z
+      .string()
+      .max(longest)
+      .default(initial)
+      .superRefine((text, context) => {
+        const read = parse(text)
+        if (!read.ok) context.addIssue({ code: 'custom', message: read.message })
+      })
+  return { ...typedColumn('text', z.string(), typed), ...words, control: 'text', longest, initial }
 }
 
 function lengthsSetting(words: SettingWords, range: LengthRange): SettingField<string | null> {
@@ -165,6 +185,30 @@ export const settingFields = {
     { label: 'The paper cutter cuts', help: 'The thickest board that it goes through. Left empty, any.' },
     mm(20),
   ),
+  learning: choiceSetting(
+    {
+      label: 'What your makes tell',
+      help: 'Your own pace, and how your seams come out: shown in the log, and used for new covers and for the plan of time where you like.',
+    },
+    { shown: 'is only shown', used: 'is used' },
+    'shown',
+  ),
+  sessions: hoursSetting(
+    {
+      label: 'When you work',
+      help: 'Day and time of each session of a usual week, parted by commas: Tue 19:00–21:00, Sat 2 pm – 5 pm.',
+    },
+    parseWeeklyHours,
+    'Tue 19:00–21:00, Thu 19:00–21:00, Sat 14:00–17:00',
+  ),
+  exceptions: hoursSetting(
+    {
+      label: 'Days that are not as usual',
+      help: 'Parted by commas: 2026-12-24 off, 2026-12-26 10:00–12:00.',
+    },
+    parseExceptions,
+    '',
+  ),
 } as const
 
 export type SettingsBody = BodyOf<typeof settingFields>
@@ -181,7 +225,7 @@ export const readSettingsBody: (input: unknown) => ReadResult<SettingsBody> = bo
 )
 
 /** What a workshop has at hand, and how its maker works; lengths that nobody set are left out. */
-export function handsOf(settings: SettingsBody, schools: Partial<Schools> = {}): Hands {
+export function handsOf(settings: SettingsBody, schools: Partial<Schools> = {}, pace?: Hands['pace']): Hands {
   const { unit, hand, level, footLift, punchReach, punchSizes, cutsBoard } = settings
   const holes = readLengths(punchSizes ?? '', unit, punchable)
   const reach = (key: keyof Hands, typed: string | null) => {
@@ -191,6 +235,7 @@ export function handsOf(settings: SettingsBody, schools: Partial<Schools> = {}):
   return {
     ...usualHands,
     ...schools,
+    ...(pace && { pace }),
     machine: settings.machine === 'yes',
     evenFeedFoot: settings.evenFeedFoot === 'yes',
     zipFoot: settings.zipFoot === 'yes',

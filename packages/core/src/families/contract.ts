@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import type { Finding } from '../finding/finding.js'
 import type { Clearance } from '../fit/clearance.js'
 import type { Fit } from '../fit/fit.js'
+import type { CoverHand } from '../fit/cover-hand.js'
 import type { OldCover } from '../fit/old-cover.js'
 import type { RuleMeasure, RuleSizing, SettledSizing } from '../fit/sizing.js'
 import type { Length } from '../length/length.js'
@@ -42,6 +43,8 @@ export interface Job<Options> {
   readonly told: { readonly width?: Length; readonly height?: Length }
   /** An old cover that fits and was measured instead of the thing. */
   readonly old: OldCover
+  /** How the hand errs that makes it. */
+  readonly hand?: CoverHand
   /** By the reckoning of which version of the cover file. */
   readonly reckoning: Reckoning
 }

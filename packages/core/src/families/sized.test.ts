@@ -31,8 +31,8 @@ describe('what families have in common where they size', () => {
     const old = { width: { finished: mm(350), ease: mm(3) } }
     const told = { width: mm(4), height: mm(4) }
     const reckoned = because('wrap', mm(320))
-    expect(toMm(totalOf(settleNeed({ old, told }, 'width', reckoned, 2)))).to.equal(344)
-    expect(toMm(totalOf(settleNeed({ old, told }, 'height', reckoned, 2)))).to.equal(328)
+    expect(toMm(totalOf(settleNeed({ old, told }, 'width', reckoned, { parts: 2 })))).to.equal(344)
+    expect(toMm(totalOf(settleNeed({ old, told }, 'height', reckoned, { parts: 2 })))).to.equal(328)
     expect(settleNeed({ old: {}, told: {} }, 'width', reckoned)).to.deep.equal(reckoned)
   })
 

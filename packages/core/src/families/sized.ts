@@ -1,4 +1,5 @@
 import type { Direction } from '../finding/finding.js'
+import { becauseOfHand, type HandsTurns } from '../fit/cover-hand.js'
 import type { ComputedSizing, RuleSizing, SettledSizing } from '../fit/sizing.js'
 import { scale, subtract, type Length } from '../length/length.js'
 import { because, becauseTried, twice, type Reason } from '../piece/reason.js'
@@ -26,25 +27,33 @@ export function easesOf(
   }
 }
 
+/** How a size comes about: its like halves that share told and ease, its seam lines and cut edges. */
+interface Made extends HandsTurns {
+  readonly parts: number
+}
+
 /**
  * What is needed in one direction: what the readings come to and what a trial piece told beside them, or what an old
- * cover shows that fits. `parts` counts the like halves that share told and ease.
+ * cover shows that fits; and what the hand that makes it takes away beside that.
  */
 export function settleNeed(
-  { old, told }: Pick<Job<unknown>, 'old' | 'told'>,
+  { old, told, hand }: Pick<Job<unknown>, 'old' | 'told' | 'hand'>,
   direction: Direction,
   reckoned: readonly Reason[],
-  parts = 1,
+  { parts = 1, seams = 2, edges = 2 }: Partial<Made> = {},
 ): readonly Reason[] {
+  const byHand = becauseOfHand(hand, { seams, edges })
   const size = old[direction]
   const more = told[direction]
-  if (!size) return [...reckoned, ...becauseTried(more === undefined ? undefined : scale(more, parts))]
+  if (!size)
+    return [...reckoned, ...becauseTried(more === undefined ? undefined : scale(more, parts)), ...byHand]
   return [
     {
       label: 'an old cover that fits, less its ease',
       length: subtract(size.finished, scale(size.ease, parts)),
       cause: { kind: 'trial' },
     },
+    ...byHand,
   ]
 }
 

@@ -6,6 +6,7 @@ import { clothSchema, layerSchema } from './layer-schema.js'
 import { lengthInput, typedLength } from '../length/length-input.js'
 import { objectSchema } from './object-schema.js'
 import { whatIfIds } from '../what-if/what-if.js'
+import { handSchema } from './hand-schema.js'
 import { oldCoverSchema } from './old-cover-schema.js'
 import { trialSchema } from './trial-schema.js'
 import { ownRecipeSchema, seamRange, sizingSchema } from './sizing-schema.js'
@@ -52,6 +53,7 @@ function createSchema(unit: Unit) {
       .default([]),
     trial: trialSchema(unit).optional(),
     oldCover: oldCoverSchema(unit).optional(),
+    hand: handSchema(unit).optional(),
     whatIf: z.array(z.enum(whatIfIds)).max(whatIfIds.length).optional(),
   })
 }
@@ -89,4 +91,5 @@ export type TypedCloth = NonNullable<CoverFile['cloths']>[number]
 export type TypedSizing = NonNullable<CoverFile['sizing']>
 export type TypedRecipe = z.input<ReturnType<typeof ownRecipeSchema>>
 export type TypedTrial = NonNullable<CoverFile['trial']>
+export type TypedHand = NonNullable<CoverFile['hand']>
 export type TypedExtra = NonNullable<CoverFile['extras']>[number]

@@ -1,5 +1,6 @@
 import type { Extra } from '../extras/contract.js'
 import type { Family, FamilyOptions } from '../families/contract.js'
+import type { CoverHand } from '../fit/cover-hand.js'
 import type { OldCover } from '../fit/old-cover.js'
 import type { Trial } from '../fit/trial.js'
 import type { Sizing } from '../fit/sizing.js'
@@ -36,6 +37,8 @@ export interface Cover {
   /** How a trial piece went on; absent where none was tried. */
   readonly trial?: Trial
   readonly old: OldCover
+  /** How the hand errs that it is planned for; absent for one that errs to no side. */
+  readonly hand?: CoverHand
   /** The version of the file in which it was reckoned before, until somebody has seen what is otherwise now. */
   readonly upgradedFrom?: number
 }

@@ -12,6 +12,7 @@ import type { Issue } from './issue.js'
 import { settleLayer, settleMaterial } from './layer-schema.js'
 import { describeMissing } from './missing-words.js'
 import { show } from './schema-issues.js'
+import { settleHand } from './hand-schema.js'
 import { settleOldCover } from './old-cover-schema.js'
 import { settleTrial } from './trial-schema.js'
 import { settleSizing, type ReadSizing } from './sizing-schema.js'
@@ -85,6 +86,7 @@ function assemble(file: z.output<ReturnType<typeof coverSchema>>): ReadResult<Co
       pieced: file.pieced,
       extras: extras.flatMap(extra => (extra.ok ? [extra.value] : [])),
       ...(trial && { trial: settleTrial(trial) }),
+      ...(file.hand && { hand: settleHand(file.hand) }),
       old: file.oldCover ? settleOldCover(file.oldCover, family.defaultEase(unit)) : {},
       ...(file.upgradedFrom !== undefined && { upgradedFrom: file.upgradedFrom }),
     },

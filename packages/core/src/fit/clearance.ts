@@ -19,4 +19,6 @@ export interface Clearance {
   readonly thing: number
   /** From where to where it works, without `to` however much there is; it fails outside all of them. */
   readonly works: readonly { readonly from: Length; readonly to?: Length }[]
+  /** Where it is planned to lie, with margins that a make may use up; as it works unless said. */
+  readonly planned?: readonly { readonly from: Length; readonly to?: Length }[]
 }

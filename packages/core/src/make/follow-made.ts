@@ -36,8 +36,12 @@ export function followMade(file: CoverFile, cover: Cover, plan: Plan, made: Made
   const panel = { width: width ?? sizeOf(outer, 'width'), height: height ?? sizeOf(outer, 'height') }
   const say = (length: Length) => formatLength(length, cover.unit)
   const cut = outer.trimTo && outer.trimTo.piece !== 'outer' ? beforeQuilting(cover, plan, panel) : panel
+  const { hand, ...unhanded } = file
+  // how the seams of this one came out is seen: nothing is to be expected of the hand any more
+  const isSewn = ways.some(side => isEntered(made, { sewn: 'outer', side }))
   return {
-    ...file,
+    ...unhanded,
+    ...(hand && !isSewn && { hand }),
     ...(fold !== undefined && { options: { ...file.options, fittedWidth: say(fold) } }),
     sizing: { mode: 'cut', width: say(cut.width), height: say(cut.height) },
   }

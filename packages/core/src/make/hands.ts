@@ -1,3 +1,4 @@
+import type { StepKind } from './step.js'
 import type { Length } from '../length/length.js'
 
 /** Where makers differ: each is a right way, with its own minutes. */
@@ -20,6 +21,8 @@ export interface Hands extends Schools {
   readonly rotaryCutter: boolean
   readonly leftHanded: boolean
   readonly beginner: boolean
+  /** What the maker takes of the minutes planned, by operation, as makes have told; goes before `beginner`. */
+  readonly pace?: Readonly<Partial<Record<StepKind, number>>>
   /** What goes under the presser foot, unpressed. */
   readonly footLift?: Length
   /** How far in from an edge a punch reaches. */

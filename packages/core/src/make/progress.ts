@@ -30,6 +30,8 @@ export interface Progress {
   /** By what was measured: “piece/outer/width”. */
   readonly made: Readonly<Record<string, MadeSize>>
   readonly schools: Readonly<Partial<Record<keyof Schools, { readonly at: string; readonly value: string }>>>
+  /** When a step that was not done last came up at the table: what it takes is counted from then. */
+  readonly shown?: Readonly<Record<string, { readonly at: string }>>
 }
 
 export const noProgress: Progress = { steps: {}, waits: {}, made: {}, schools: {} }
@@ -41,6 +43,7 @@ export function mergeProgress(one: Progress, other: Progress): Progress {
     waits: later(one.waits, other.waits),
     made: later(one.made, other.made),
     schools: later(one.schools as Timed, other.schools as Timed),
+    ...((one.shown ?? other.shown) && { shown: later(one.shown ?? {}, other.shown ?? {}) }),
   }
 }
 

@@ -72,6 +72,7 @@ function withoutFeet(draft: Draft, { evenFeedFoot, zipFoot, machine }: Hands): D
   }
 }
 
-function slower(draft: Draft, { beginner }: Hands): Draft {
-  return beginner ? { ...draft, minutes: draft.minutes * beginnersFactor } : draft
+function slower(draft: Draft, { beginner, pace }: Hands): Draft {
+  const factor = pace?.[draft.kind] ?? (beginner ? beginnersFactor : 1)
+  return factor === 1 ? draft : { ...draft, minutes: draft.minutes * factor }
 }

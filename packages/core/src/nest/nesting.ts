@@ -1,5 +1,5 @@
 import { mm } from '../length/length.js'
-import { xoshiro128starstar } from '../fit/simulation/random.js'
+import { createRandom } from '../fit/simulation/random.js'
 import type { Layout } from './layout.js'
 import { layoutOf, placesOf, usedLength, type Places } from './places.js'
 import type { LayoutRequest } from './request.js'
@@ -28,7 +28,7 @@ function* search(request: LayoutRequest): Generator<Layout | undefined, void> {
     yield layoutOf(task, [])
     return
   }
-  const random = randomOf(request.seed)
+  const random = createRandom(request.seed)
   const cut = sheets.filter(({ length }) => length !== undefined)
   const endless = sheets.filter(({ length }) => length === undefined)
   yield* layAtOnce(task, cut, endless, random)
@@ -285,11 +285,4 @@ function searchesOn(
 /** Below this nothing is worth a search: a quarter of a millimetre. */
 function stepOf({ unit }: Task): number {
   return Math.max(1, Math.ceil(mm(0.25) / unit))
-}
-
-/** Numbers from 0 to 1, alike for a seed. */
-function randomOf(seed: number): () => number {
-  const next = xoshiro128starstar([seed | 0, Math.floor(seed / 2 ** 32) | 0, 0x9e3779b9, 0x85ebca6b])
-  for (let warm = 0; warm < 16; warm += 1) next()
-  return () => next() / 2 ** 32
 }

@@ -112,7 +112,7 @@ function jobOf(
   inside: Length,
   reckoning: Reckoning,
 ): Job<FamilyOptions> {
-  const { object, objects, cutFrom, unit, grid, old } = cover
+  const { object, objects, cutFrom, unit, grid, old, hand } = cover
   const stack = stackAsSewn(cover, reckoning)
   const untried = {
     object,
@@ -129,7 +129,11 @@ function jobOf(
     old,
     reckoning,
   }
-  return { ...untried, told: cover.trial ? toldByTrial(cover.trial, planTrial(cover, untried)) : {} }
+  return {
+    ...untried,
+    ...(hand && { hand }),
+    told: cover.trial ? toldByTrial(cover.trial, planTrial(cover, untried)) : {},
+  }
 }
 
 /** Every layer as it is sewn: of the cloth that its piece is cut from, and caught in every seam where it is quilted. */
@@ -140,7 +144,7 @@ function stackAsSewn({ stack, cutFrom }: Cover, reckoning: Reckoning): Stack {
 }
 
 /** The cover as its trial piece is made: the outer cloth, or scrap like it, and nothing else. */
-function planTrial({ family }: Cover, job: Job<FamilyOptions>): FamilyPlan {
+function planTrial({ family }: Cover, { hand: _, ...job }: Job<FamilyOptions>): FamilyPlan {
   return family.plan({ ...job, stack: [outerOf(job.stack)], inside: zero })
 }
 

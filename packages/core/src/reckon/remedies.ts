@@ -1,5 +1,6 @@
 import { withObjects, type Cover } from '../file/cover.js'
-import { usualHand, type Hand } from '../fit/simulation/hand.js'
+import { handOf } from '../fit/cover-hand.js'
+import type { Hand } from '../fit/simulation/hand.js'
 import type { Source, Uncertainty } from '../fit/simulation/model.js'
 import { inches, longest, scale, type Length } from '../length/length.js'
 import { deriveWrapFromSides } from '../object/derive.js'
@@ -69,7 +70,7 @@ function listCandidates(cover: Cover, planned: Plan): readonly Candidate[] {
     ...keys.flatMap(key => readingCandidates(cover, key)),
     ...wrapCandidate(cover, keys),
     ...tapeCandidate(cover, keys),
-    ...handCandidates(planned),
+    ...handCandidates(cover, planned),
   ]
 }
 
@@ -150,13 +151,13 @@ function tapeCandidate(cover: Cover, keys: readonly ReadingKey[]): readonly Cand
   })
 }
 
-function handCandidates(planned: Plan): readonly Candidate[] {
+function handCandidates(cover: Cover, planned: Plan): readonly Candidate[] {
   const { fits, clearances } = judgedIn(planned)
   const makings = [...fits, ...clearances].map(({ making }) => making)
   const hand = (kind: RemedyKind, source: Source, change: Partial<Hand>): Candidate => ({
     kind,
     source,
-    options: { hand: { ...usualHand, ...change } },
+    options: { hand: { ...handOf(cover), ...change } },
   })
   const { edgeMm, lineMm, stackShare } = careful
   return [

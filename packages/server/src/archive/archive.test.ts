@@ -53,7 +53,7 @@ describe('the archive of a workshop', function () {
   /** A workshop with a row of every kind, and what goes wrong among them: a cover whose thing was deleted. */
   async function fill(workshop: string): Promise<{ readonly coverId: string; readonly materialId: string }> {
     const { repositories } = app()
-    await loadDemo(repositories, workshop)
+    await loadDemo(repositories, workshop, new Date())
     const [cover] = (await repositories.covers.list(workshop, { limit: 1 })).items
     const [material] = (await repositories.materials.list(workshop, { limit: 1 })).items
     if (!cover || !material) throw new Error('an empty demo')
@@ -123,7 +123,7 @@ describe('the archive of a workshop', function () {
     const again = await take(from, bytes, '?existing=take')
     expect(
       Object.values(again.report.counts).map(({ added, changed, kept }) => added + changed + kept),
-    ).to.deep.equal(Array.from({ length: 9 }, () => 0))
+    ).to.deep.equal(Object.keys(again.report.counts).map(() => 0))
     expect(contents(await out(from))).to.deep.equal(before)
     await take(into, bytes)
     const there = contents(await out(into))

@@ -30,6 +30,8 @@ export async function coverWith(
     },
     rules: () => false,
     makings: row => row.id === id,
+    marks: row => row.id === id,
+    makes: row => row.values.coverId === id,
   } as const satisfies Record<string, (row: ArchiveRow) => boolean>
   return (kind, row) => isWanted[kind](row)
 }

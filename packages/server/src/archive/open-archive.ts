@@ -19,7 +19,7 @@ const mostIssues = 50
 
 /** An archive that was opened: its names are known, its files are read one by one. */
 export interface OpenArchive {
-  readonly idsOf: (kind: ArchiveKind | 'history' | 'pictures') => readonly string[]
+  readonly idsOf: (kind: ArchiveKind | 'history' | 'pictures' | 'photos') => readonly string[]
   readonly has: (name: string) => boolean
   readonly size: number
   /** The bytes of a file that is in it; a damaged one is thrown as a `Damaged`. */

@@ -2,7 +2,9 @@ import {
   check,
   readCoverBody,
   readCuttingBody,
+  readMakeBody,
   readMakingBody,
+  readMarkBody,
   readMaterialBody,
   readRuleBody,
   readStashPieceBody,
@@ -37,6 +39,10 @@ export function readRow(kind: ArchiveKind, input: unknown, before: Before): Read
       return readRuleBody(input)
     case 'makings':
       return readMakingBody(input)
+    case 'marks':
+      return readMarkBody(input)
+    case 'makes':
+      return readMakeBody(input)
     case 'pieces':
       return readPiece(input, before)
   }

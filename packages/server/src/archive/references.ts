@@ -42,8 +42,11 @@ export function withIds(kind: ArchiveKind, { id, values }: ArchiveRow, renamed: 
       const { plan } = values as unknown as { readonly plan: CuttingBody }
       return { id: renamed(kind, id), values: { plan: planWithIds(plan, renamed) } }
     }
-    // A making goes by the id of its cover.
+    case 'makes':
+      return { id: renamed(kind, id), values: { ...values, coverId: own(values.coverId, 'covers') } }
+    // These go by the id of their cover.
     case 'makings':
+    case 'marks':
       return { id: renamed('covers', id), values }
     default:
       return { id: renamed(kind, id), values }

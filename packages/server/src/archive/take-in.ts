@@ -1,8 +1,15 @@
-import { archiveKinds, bodyOf, readSettingsBody, settingFields, type ArchiveReport } from '@snowdrift/core'
+import {
+  archiveKinds,
+  bodyOf,
+  initialSettings,
+  readSettingsBody,
+  settingFields,
+  type ArchiveReport,
+} from '@snowdrift/core'
 import { isDeepStrictEqual } from 'node:util'
 import type { Repositories } from '../db/repositories/repositories.js'
 import { settingsFile } from './file-names.js'
-import { takePictures } from './take-material-files.js'
+import { takePhotos, takePictures } from './take-material-files.js'
 import { takeRows } from './take-rows.js'
 import { createTally } from './tally.js'
 import { jsonOf, type TakeInOptions, type Work } from './work.js'
@@ -24,6 +31,7 @@ export async function takeIn(repositories: Repositories, options: TakeInOptions)
     renamed: new Map(),
     units: new Map(),
     ruleNames: new Set(),
+    photosOf: new Map(),
     write: async step => {
       if (tally.isClean()) await step()
     },
@@ -36,6 +44,7 @@ export async function takeIn(repositories: Repositories, options: TakeInOptions)
     for (let from = 0; from < ids.length; from += rowsAtOnce)
       await takeRows(work, kind, ids.slice(from, from + rowsAtOnce))
     if (kind === 'materials') await takePictures(work)
+    if (kind === 'makes') await takePhotos(work)
   }
   return tally.report()
 }
@@ -46,7 +55,8 @@ async function takeSettings(work: Work): Promise<void> {
   const said = await jsonOf(work, settingsFile)
   done()
   if (said === undefined) return
-  const read = readSettingsBody(said)
+  // what an archive of before does not know is as usual
+  const read = readSettingsBody(typeof said === 'object' ? { ...initialSettings(), ...said } : said)
   if (!read.ok) return tally.refuse(settingsFile, read.issues)
   const stands = await repositories.settings.find(workshop)
   if (isDeepStrictEqual(bodyOf(settingFields, stands), read.value)) return tally.count('settings', 'same')

@@ -29,6 +29,31 @@ async function takePicture(work: Work, id: string): Promise<void> {
   tally.count('pictures', stands ? 'changed' : 'added')
 }
 
+/** Takes the photos of makes that came in before; those that no log shows are refused. */
+export async function takePhotos(work: Work): Promise<void> {
+  for (const id of work.archive.idsOf('photos')) {
+    await takePhoto(work, id)
+    work.done()
+  }
+}
+
+async function takePhoto(work: Work, id: string): Promise<void> {
+  const { repositories, workshop, choice, shrinker, tally, photosOf, write } = work
+  const name = fileOf('photos', id)
+  const makeId = photosOf.get(id)
+  if (makeId === undefined)
+    return tally.refuse(name, [{ path: '', message: 'No make in the archive shows it.' }])
+  const bytes = await bytesOf(work, name)
+  if (!bytes) return
+  const stands = await repositories.photos.find(workshop, id)
+  if (stands?.equals(bytes)) return tally.count('photos', 'same')
+  if (stands && choice === 'keep') return tally.count('photos', 'kept')
+  const shrunk = await shrinker.shrink(bytes)
+  if (shrunk.kind !== 'picture') return tally.refuse(name, [{ path: '', message: shrunk.detail }])
+  await write(() => repositories.photos.put(workshop, makeId, id, shrunk.bytes))
+  tally.count('photos', stands ? 'changed' : 'added')
+}
+
 const histories = z.array(stashEventRow).max(10_000)
 
 /** What became of materials that are new here. */

@@ -1,4 +1,4 @@
-import type { ArchiveKind, Unit } from '@snowdrift/core'
+import type { ArchiveKind, MakeBody, Unit } from '@snowdrift/core'
 import { isDeepStrictEqual } from 'node:util'
 import type { ArchiveRow, Standing } from '../db/repositories/archive-repository.js'
 import { fileOf } from './file-names.js'
@@ -18,6 +18,7 @@ export async function takeRows(work: Work, kind: ArchiveKind, ids: readonly stri
   const foreign = await repositories.archive.standings(kind, workshop, ids)
   for (const [id, { kind: stands }] of foreign) if (stands === 'foreign') renamed.set(id, ownId(workshop, id))
   const rows = read.map(row => withIds(kind, row, (_, id) => renamed.get(id) ?? id))
+  if (kind === 'makes') notePhotos(work, rows)
   const standings = await standingsOf(work, kind, rows)
   const fresh: ArchiveRow[] = []
   for (const [index, row] of rows.entries()) {
@@ -30,6 +31,12 @@ export async function takeRows(work: Work, kind: ArchiveKind, ids: readonly stri
   await work.write(() => repositories.archive.insert(kind, workshop, fresh))
   tally.count(kind, 'added', fresh.length)
   if (kind === 'materials') await takeHistories(work, fresh)
+}
+
+/** Which make shows a photo is known before the photos come. */
+function notePhotos({ photosOf }: Work, makes: readonly ArchiveRow[]): void {
+  for (const { id, values } of makes)
+    for (const photo of (values as unknown as MakeBody).log.photos) photosOf.set(photo.id, id)
 }
 
 /** A row that stands here, or was deleted here: what was deleted comes back. */
@@ -111,12 +118,13 @@ async function lackingOf({ archive, repositories, workshop }: Work, kind: Archiv
 }
 
 function nameOf(kind: ArchiveKind, { values }: ArchiveRow): string {
-  const { name, file, material } = values as {
+  const { name, file, material, log } = values as {
+    readonly log?: { readonly name?: string }
     readonly name?: string
     readonly file?: { readonly name?: string }
     readonly material?: { readonly name?: string }
   }
-  return name ?? file?.name ?? material?.name ?? kind
+  return name ?? file?.name ?? material?.name ?? log?.name ?? kind
 }
 
 /** No way of making has two rules of one name, whatever its capitals. */

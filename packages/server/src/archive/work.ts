@@ -24,6 +24,8 @@ export interface Work extends TakeInOptions {
   readonly units: Map<string, Unit>
   /** Ways of making and names of the archive’s rules. */
   readonly ruleNames: Set<string>
+  /** The make, under its id here, that shows each photo. */
+  readonly photosOf: Map<string, string>
   /** Writes, so long as nothing was refused: what names a refused row could not be written. */
   readonly write: (step: () => Promise<unknown>) => Promise<void>
   /** One file more is read. */

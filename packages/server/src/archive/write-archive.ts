@@ -7,6 +7,7 @@ import {
   type ArchiveKind,
   type ArchiveManifest,
   type CoverBody,
+  type MakeBody,
 } from '@snowdrift/core'
 import type { ArchiveRow } from '../db/repositories/archive-repository.js'
 import type { Repositories } from '../db/repositories/repositories.js'
@@ -42,11 +43,24 @@ export async function* filesOf(
     for await (const row of rowsOf(repositories, kind, workshop)) {
       if (wanted && !wanted(kind, row)) continue
       yield json(fileOf(kind, row.id), await withoutGone(kind, row, isHere))
+      if (kind === 'makes') yield* photosOf(repositories, workshop, row)
       if (kind !== 'materials') continue
       yield json(fileOf('history', row.id), await archive.history(workshop, row.id))
       const bytes = await pictures.find(workshop, row.id)
       if (bytes) yield { name: fileOf('pictures', row.id), bytes, isPacked: true }
     }
+}
+
+/** The photos that a log shows. */
+async function* photosOf(
+  { photos }: Repositories,
+  workshop: string,
+  { values }: ArchiveRow,
+): AsyncGenerator<FileToZip> {
+  for (const { id } of (values as unknown as MakeBody).log.photos) {
+    const bytes = await photos.find(workshop, id)
+    if (bytes) yield { name: fileOf('photos', id), bytes, isPacked: true }
+  }
 }
 
 /** Every row of a kind, the oldest first. */
@@ -77,6 +91,10 @@ async function withoutGone(
   if (kind === 'covers') {
     const { thingId } = values as unknown as CoverBody
     return thingId === null || (await isHere('things', thingId)) ? values : { ...values, thingId: null }
+  }
+  if (kind === 'makes') {
+    const { coverId } = values as unknown as MakeBody
+    return coverId === null || (await isHere('covers', coverId)) ? values : { ...values, coverId: null }
   }
   if (kind !== 'pieces') return values
   const { coverId, state } = values as { readonly coverId: string | null; readonly state: string }

@@ -33,7 +33,7 @@ import { allPages } from './all-pages'
 import { basedOn, createBaseQuery, keyHeader } from './base-query'
 
 /** A row under the name that its maker gives it: made once, however often that is sent. */
-interface New<Body> {
+export interface New<Body> {
   readonly id: string
   readonly body: Body
 }
@@ -47,7 +47,7 @@ interface Imported {
   readonly readAs?: string
 }
 
-interface Deleted {
+export interface Deleted {
   readonly id: string
   readonly version: number
 }
@@ -60,7 +60,7 @@ const paged = {
 } as const
 
 const addressOf = (ref: Ref) => kinds[kindOf(ref)].addressOf(idOf(ref))
-const itemsOf = <Row>({ items }: Page<Row>) => items
+export const itemsOf = <Row>({ items }: Page<Row>) => items
 
 const matchOf = (columns: ColumnMatch | undefined) => (columns ? { columns: JSON.stringify(columns) } : {})
 
@@ -75,6 +75,9 @@ export const rowTags = [
   'Cuttings',
   'Rules',
   'Makings',
+  'Makes',
+  'Marks',
+  'Shelf',
   'Shares',
 ] as const
 
@@ -100,6 +103,16 @@ export const api = createApi({
       query: ({ pageParam }) => `/covers?limit=${pageSize}${pageParam && `&after=${pageParam}`}`,
       infiniteQueryOptions: paged,
       providesTags: ['Covers'],
+      // the shelf draws them without asking for each
+      onQueryStarted: async (_, { dispatch, queryFulfilled }) => {
+        const { data } = await queryFulfilled.catch(() => ({ data: undefined }))
+        for (const row of data?.pages.flatMap(itemsOf) ?? [])
+          void dispatch(api.util.upsertQueryData('coverAt', { id: row.id, version: row.version }, row))
+      },
+    }),
+    /** A cover in one of its versions, as the shelf draws it. */
+    coverAt: build.query<CoverRow, { readonly id: string; readonly version: number }>({
+      query: ({ id }) => `/covers/${id}`,
     }),
     cover: build.query<CoverRow, string>({ query: id => `/covers/${id}` }),
     /** Some covers by their ids; those that are not there any more are left out. */
@@ -282,6 +295,7 @@ export const api = createApi({
 export const {
   useCoversInfiniteQuery,
   useCoverQuery,
+  useCoverAtQuery,
   useCoversByIdQuery,
   useCreateCoverMutation,
   useDeleteCoverMutation,

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, Outlet, useNavigate } from 'react-router'
-import { Keyboard, Layers2, Settings } from 'lucide-react'
+import { BookOpenCheck, CalendarClock, Keyboard, Layers2, Settings } from 'lucide-react'
 import { buttonLooks, buttonShape } from '../parts/Button'
 import { IconButton } from '../parts/IconButton'
 import { KeepingNote } from './KeepingNote'
@@ -25,6 +25,8 @@ export function Shell() {
       if (event.key === 's') void navigate('/')
       if (event.key === 'c') void navigate('/stash')
       if (event.key === 'n') void navigate('/new')
+      if (event.key === 't') void navigate('/time')
+      if (event.key === 'l') void navigate('/log')
     }
     addEventListener('keydown', press)
     return () => removeEventListener('keydown', press)
@@ -34,18 +36,26 @@ export function Shell() {
       <a href="#main" className="sr-only bg-surface p-2 focus:not-sr-only">
         To the content
       </a>
-      <header className="no-print flex h-13 shrink-0 items-center gap-3 border-b border-rule px-4 sm:px-6">
+      <header className="no-print flex h-13 shrink-0 items-center border-b sm:gap-3 border-rule px-4 sm:px-6">
         <Link
           to="/"
           className="group flex items-baseline gap-2 text-xl font-semibold tracking-tight text-ink no-underline"
         >
           Snowdrift
-          <span aria-hidden className="stitched h-0.5 w-9 self-center" />
+          <span aria-hidden className="stitched h-0.5 w-9 self-center max-sm:hidden" />
         </Link>
         <span className="flex-1" />
         <Link to="/stash" className={`${buttonShape} ${buttonLooks.quiet}`}>
           <Layers2 className="size-5" aria-hidden />
           <span className="max-sm:sr-only">Stash</span>
+        </Link>
+        <Link to="/time" className={`${buttonShape} ${buttonLooks.quiet}`}>
+          <CalendarClock className="size-5" aria-hidden />
+          <span className="max-sm:sr-only">Time</span>
+        </Link>
+        <Link to="/log" className={`${buttonShape} ${buttonLooks.quiet}`}>
+          <BookOpenCheck className="size-5" aria-hidden />
+          <span className="max-sm:sr-only">Log</span>
         </Link>
         <IconButton icon={Keyboard} large onClick={() => setHelpOpen(true)} label="Keyboard shortcuts" />
         <Link to="/settings" className={`${buttonShape} ${buttonLooks.quiet}`}>

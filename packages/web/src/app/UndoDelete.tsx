@@ -5,6 +5,7 @@ import {
   useRestoreStashPieceMutation,
   useRestoreThingMutation,
 } from '../api/api'
+import { useRestoreMakeMutation } from '../api/log-api'
 import { describeError } from '../api/describe-error'
 import { Button } from '../parts/Button'
 import { Fractions } from '../parts/Fractions'
@@ -16,6 +17,7 @@ const doneWords = {
   thing: 'deleted',
   material: 'taken out of the stash',
   piece: 'taken out of the stash',
+  make: 'taken out of the log',
 } as const
 
 /** After a deletion: what went, and the way to bring it back. */
@@ -25,10 +27,17 @@ export function UndoDelete() {
   const [restoreCover, cover] = useRestoreCoverMutation()
   const [restoreThing, thing] = useRestoreThingMutation()
   const [restoreMaterial, material] = useRestoreMaterialMutation()
+  const [restoreMake, make] = useRestoreMakeMutation()
   const [restorePiece, piece] = useRestoreStashPieceMutation()
   if (!last) return null
-  const error = cover.error ?? thing.error ?? material.error ?? piece.error
-  const restore = { cover: restoreCover, thing: restoreThing, material: restoreMaterial, piece: restorePiece }
+  const error = cover.error ?? thing.error ?? material.error ?? piece.error ?? make.error
+  const restore = {
+    cover: restoreCover,
+    thing: restoreThing,
+    material: restoreMaterial,
+    piece: restorePiece,
+    make: restoreMake,
+  }
   const bringBack = async () => {
     await restore[last.kind](last.id).unwrap()
     dispatch(restored())

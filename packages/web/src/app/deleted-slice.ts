@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 
 /** What was deleted last, so that it can be brought back. */
 export interface Deleted {
-  readonly kind: 'cover' | 'thing' | 'material' | 'piece'
+  readonly kind: 'cover' | 'thing' | 'material' | 'piece' | 'make'
   readonly id: string
   readonly name: string
 }

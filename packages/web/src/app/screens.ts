@@ -7,6 +7,9 @@ const loadBench = () => import('../screens/bench/BenchScreen')
 const loadSteps = () => import('../screens/bench/StepsScreen')
 const loadPractice = () => import('../screens/practice/PracticeScreen')
 const loadDevices = () => import('../screens/devices/DevicesScreen')
+const loadLog = () => import('../screens/log/LogScreen')
+const loadSeries = () => import('../screens/series/SeriesScreen')
+const loadTime = () => import('../screens/time/TimeScreen')
 const loadStash = () => import('../screens/stash/StashScreen')
 
 /** The screens that load on demand. The shelf comes with the page. */
@@ -16,6 +19,9 @@ export const screens = {
   loadSettings,
   loadCuttingList,
   loadStash,
+  loadLog,
+  loadTime,
+  loadSeries,
   loadDevices,
   loadTakeAway,
   loadBench,

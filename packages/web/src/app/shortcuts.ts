@@ -2,8 +2,10 @@
 export const shortcuts: readonly (readonly [keys: string, does: string])[] = [
   ['s', 'to the shelf'],
   ['n', 'cover something new'],
-  ['1 … 7', 'to a station of the cover'],
+  ['1 … 8', 'to a station of the cover'],
   ['c', 'to the stash of cloth'],
+  ['t', 'to the plan of time'],
+  ['l', 'to the log'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
   ['p', 'the cutting list, to print'],

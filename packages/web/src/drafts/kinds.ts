@@ -2,6 +2,7 @@ import {
   bodyOf,
   coverColumns,
   cuttingColumns,
+  makeColumns,
   makingColumns,
   materialColumns,
   mergeProgress,
@@ -11,6 +12,8 @@ import {
   type CoverRow,
   type CuttingBody,
   type CuttingRow,
+  type MakeBody,
+  type MakeRow,
   type MakingBody,
   type MakingRow,
   type MaterialBody,
@@ -28,6 +31,7 @@ export interface Kinds {
   readonly cutting: { readonly row: CuttingRow; readonly body: { readonly plan: CuttingBody } }
   readonly material: { readonly row: MaterialRow; readonly body: MaterialBody }
   readonly making: { readonly row: MakingRow; readonly body: MakingBody }
+  readonly make: { readonly row: MakeRow; readonly body: MakeBody }
   readonly settings: { readonly row: SettingsRow; readonly body: SettingsBody }
 }
 
@@ -43,7 +47,7 @@ export interface Standing<Body> {
 
 /** The names of kinds in the cache of what was read. */
 export type Tag =
-  'Covers' | 'Things' | 'Cuttings' | 'Materials' | 'Stash' | 'History' | 'Settings' | 'Makings'
+  'Covers' | 'Things' | 'Cuttings' | 'Materials' | 'Stash' | 'History' | 'Settings' | 'Makings' | 'Makes'
 
 interface KindFacts<K extends Kind> {
   readonly addressOf: (id: string) => string
@@ -80,6 +84,11 @@ export const kinds: { readonly [K in Kind]: KindFacts<K> } = {
     bodyOf: row => bodyOf(makingColumns, row),
     tags: ['Makings'],
     merge: (mine, theirs) => ({ progress: mergeProgress(mine.progress, theirs.progress) }),
+  },
+  make: {
+    addressOf: id => `/makes/${id}`,
+    bodyOf: row => bodyOf(makeColumns, row),
+    tags: ['Makes'],
   },
   settings: {
     addressOf: () => '/settings',

@@ -5,20 +5,24 @@ interface TextFieldProps {
   readonly label: string
   readonly value: string
   readonly onChange: (text: string) => void
+  readonly help?: string
+  /** It may be left empty. */
+  readonly optional?: boolean
 }
 
 /** Hands the text on when the field is left: a name is no name before it is finished. */
-export function TextField({ label, value, onChange }: TextFieldProps) {
+export function TextField({ label, value, onChange, help, optional = false }: TextFieldProps) {
   const [text, setText] = useTyped(value)
   const leave = () => {
-    if (text.trim() && text !== value) onChange(text.trim())
+    if ((optional || text.trim()) && text !== value) onChange(text.trim())
     else setText(value)
   }
   return (
-    <Field label={label}>
-      {({ id }) => (
+    <Field label={label} help={help}>
+      {({ id, describedBy }) => (
         <input
           id={id}
+          aria-describedby={describedBy}
           className={controlLook}
           maxLength={120}
           value={text}

@@ -15,7 +15,8 @@ type AnyJob = Job<AdjustableWrapOptions>
 export function bodyOf(job: AnyJob, bulk: Length, object: CoveredObject): readonly Reason[] {
   const around = neededRoundBook(deriveWrap(object) ?? [], deriveBoard(object), bulk)
   return [
-    ...settleNeed(job, 'width', around),
+    // its free end takes up whatever the hand is out
+    ...settleNeed(job, 'width', around, { seams: 0, edges: 0 }),
     ...because('pockets inside', job.inside),
     ...because('ease', easesOf(job, defaultBookEase()).width),
   ]

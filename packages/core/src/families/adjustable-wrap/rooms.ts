@@ -3,10 +3,11 @@ import { sewnAtBothEdges } from '../../fit/making.js'
 import { slipOnBands } from '../../fit/verdict.js'
 import { add, negate, shortest, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
+import type { CoveredObject } from '../../object/reading.js'
 import { deriveInnerWidth } from '../../object/derive.js'
 import { totalOf } from '../../piece/reason.js'
 import type { Job } from '../contract.js'
-import { bodyOf, neededOverTall, strapPlace } from './books.js'
+import { bodyOf, neededOverTall, roomInBoard, strapLimits, strapPlace } from './books.js'
 import type { AdjustableWrapOptions, ResolvedOptions } from './options.js'
 import type { Body } from './size.js'
 
@@ -32,6 +33,7 @@ function freeEnd(job: AnyJob, body: Body, options: ResolvedOptions, thing: numbe
     making: { ...sewnAtBothEdges, foldLines: 1 },
     thing,
     works: worksFrom(job, options, deriveInnerWidth(object) ?? zero),
+    planned: plannedFrom(job, options, object),
   }
 }
 
@@ -42,6 +44,17 @@ function worksFrom(job: AnyJob, options: ResolvedOptions, board: Length): Cleara
   return [
     { from: subtract(options.grip, job.grid), to: shortest(from, board) },
     { from: subtract(add(from, width), job.grid), to: board },
+  ].filter(stretch => stretch.from <= stretch.to)
+}
+
+/** The same with the plan’s margins, short of the board and beside the strap, and the step of the grid it forgives. */
+function plannedFrom(job: AnyJob, options: ResolvedOptions, object: CoveredObject): Clearance['works'] {
+  const room = roomInBoard(job, object)
+  if (options.fixedFlap > add(room, job.grid)) return []
+  const { near, far } = strapLimits(job, options)
+  return [
+    { from: subtract(options.grip, job.grid), to: add(shortest(near, room), job.grid) },
+    { from: subtract(far, job.grid), to: add(room, job.grid) },
   ].filter(stretch => stretch.from <= stretch.to)
 }
 

@@ -60,7 +60,7 @@ function neededFor(job: Job<FoldCaseOptions>, bulk: Length): BothWays<readonly R
   const pocket = scale(clothOf(job, 'pocket', 'lining')?.thickness ?? zero, 1.5)
   return {
     width: settleNeed(job, 'width', neededAcrossPouch(device, scale(add(bulk, pocket), 1 / 2))),
-    height: settleNeed(job, 'height', neededRoundDevice(device, bulk), 2),
+    height: settleNeed(job, 'height', neededRoundDevice(device, bulk), { parts: 2 }),
   }
 }
 

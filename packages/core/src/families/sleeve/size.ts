@@ -39,11 +39,11 @@ export function sizeWall(job: Job<SleeveOptions>, options: ResolvedOptions): Wal
   const bulk = standOff(stack)
   const turnedEdge = options.edge === 'turned' ? turnedEdgeLoss(stack, seam) : zero
   const takeUp = quiltedTakeUp(stack)
-  const needed = {
-    width: settleNeed(job, 'width', neededAcrossPouch(device, bulk)),
-    height: settleNeed(job, 'height', neededDownPouch(device, bulk, 'open')),
-  }
   const sewn = { width: 2, height: options.edge === 'turned' ? 2 : 1 }
+  const needed = {
+    width: settleNeed(job, 'width', neededAcrossPouch(device, bulk), { seams: sewn.width }),
+    height: settleNeed(job, 'height', neededDownPouch(device, bulk, 'open'), { seams: sewn.height }),
+  }
   const allowance = (direction: Direction) => scale(add(seam, turnedEdge), sewn[direction])
   const walls = sewWalls(job, options, { needed, takeUp, device, turnedEdge, sewn })
   const fit = (direction: Direction, { side, panel }: Sewn) =>

@@ -42,8 +42,13 @@ export function sizeBody(job: Job<TurnedFlapOptions>, options: ResolvedOptions):
   const wrap = wrapWithPockets(object, inside)
   const high = largestReading(object, 'height') ?? zero
   const needed = {
-    width: settleNeed(job, 'width', neededRoundBook(wrap, board, bulk)),
-    height: settleNeed(job, 'height', neededOverBook(high, board, { bulk, ...overFlap(job, options, bulk) })),
+    width: settleNeed(job, 'width', neededRoundBook(wrap, board, bulk), fittedOnBook),
+    height: settleNeed(
+      job,
+      'height',
+      neededOverBook(high, board, { bulk, ...overFlap(job, options, bulk) }),
+      single ? fittedOnBook : {},
+    ),
   }
   const around = fittedReasons(job, needed.width, 'width')
   const over = fittedReasons(job, needed.height, 'height')
@@ -60,7 +65,7 @@ export function sizeBody(job: Job<TurnedFlapOptions>, options: ResolvedOptions):
   const sewnHeight = single ? fitted.height : finishedFromCut(height.cut, seam, turnedEdge)
   const judge = (direction: 'width' | 'height', finished: Length, set: Partial<Sizes> = {}) =>
     judgeFit(direction, { needed: needed[direction], finished, ...set }, stack, slipOnBands)
-  const setOnBook = { making: foldedOnBook, errs: settleNeed(job, 'width', wrap) }
+  const setOnBook = { making: foldedOnBook, errs: settleNeed(job, 'width', wrap, fittedOnBook) }
   return {
     bulk,
     flapBulk: overFlap(job, options, bulk).flapBulk,
@@ -73,6 +78,9 @@ export function sizeBody(job: Job<TurnedFlapOptions>, options: ResolvedOptions):
     fitHeight: judge('height', sewnHeight),
   }
 }
+
+/** No hand’s bias reaches what is fitted on the book itself. */
+const fittedOnBook = { seams: 0, edges: 0 }
 
 /** Two folds set on the closed book: its boards and the bulk are there already, only the wrap may be misread. */
 const foldedOnBook: Making = { cutEdges: 0, seamLines: 0, foldLines: 2, takenUp: zero }

@@ -53,6 +53,13 @@ export function xoshiro128starstar([one, two, three, four]: RandomState): () => 
   }
 }
 
+/** Numbers from 0 to below 1, the same for the same seed. */
+export function createRandom(seed: number): () => number {
+  const next = xoshiro128starstar([seed | 0, Math.floor(seed / 2 ** 32) | 0, 0x9e3779b9, 0x85ebca6b])
+  for (let warm = 0; warm < 16; warm += 1) next()
+  return () => next() / 2 ** 32
+}
+
 function rotate(value: number, by: number): number {
   return (value << by) | (value >>> (32 - by))
 }

@@ -1,7 +1,9 @@
 import {
   coverColumns,
   cuttingColumns,
+  makeColumns,
   makingColumns,
+  markColumns,
   materialColumns,
   ruleColumns,
   settingFields,
@@ -37,9 +39,12 @@ export interface Models {
   readonly Cutting: RowModel
   readonly Rule: RowModel
   readonly Making: RowModel
+  readonly Make: RowModel
+  readonly ShelfMark: RowModel
   readonly StashPiece: RowModel
   readonly StashEvent: ModelStatic<Model<StashEventColumns>>
   readonly Picture: ModelStatic<Model<PictureColumns>>
+  readonly Photo: ModelStatic<Model<PhotoColumns>>
   readonly Settings: ModelStatic<Model<SettingsColumns>>
   readonly Answer: ModelStatic<Model<AnswerColumns>>
   readonly Share: ModelStatic<Model<ShareColumns>>
@@ -81,6 +86,13 @@ export interface PictureColumns {
   bytes: Buffer
 }
 
+export interface PhotoColumns {
+  workshopId: string
+  id: string
+  makeId: string
+  bytes: Buffer
+}
+
 export type SettingsColumns = SettingsRow & { readonly workshopId: string }
 
 /** The tables as Sequelize sees them; the migrations make them. */
@@ -94,6 +106,8 @@ export function defineModels(sequelize: Sequelize): Models {
     Cutting: defineRows(sequelize, 'cutting', cuttingColumns),
     Rule: defineRows(sequelize, 'rule', ruleColumns),
     Making: defineRows(sequelize, 'making', makingColumns),
+    Make: defineRows(sequelize, 'make', makeColumns),
+    ShelfMark: defineRows(sequelize, 'mark', markColumns),
     StashPiece: defineRows(sequelize, 'stash_piece', stashPieceColumns),
     StashEvent: sequelize.define(
       'stash_event',
@@ -110,6 +124,11 @@ export function defineModels(sequelize: Sequelize): Models {
     Picture: sequelize.define(
       'picture',
       { materialId: key(), workshopId: DataTypes.UUID, bytes: DataTypes.BLOB },
+      options,
+    ),
+    Photo: sequelize.define(
+      'photo',
+      { workshopId: key(), id: key(), makeId: DataTypes.UUID, bytes: DataTypes.BLOB },
       options,
     ),
     Settings: sequelize.define(

@@ -1,7 +1,9 @@
 import {
   coverColumns,
   cuttingColumns,
+  makeColumns,
   makingColumns,
+  markColumns,
   materialColumns,
   ruleColumns,
   stashPieceColumns,
@@ -129,6 +131,8 @@ const columnsOf: Readonly<Record<ArchiveKind, readonly string[]>> = {
   cuttings: Object.keys(cuttingColumns),
   rules: Object.keys(ruleColumns),
   makings: Object.keys(makingColumns),
+  marks: Object.keys(markColumns),
+  makes: Object.keys(makeColumns),
 }
 
 function typedKeys(columns: Columns): readonly string[] {
@@ -144,6 +148,8 @@ function modelOf(models: Models, kind: ArchiveKind): RowModel {
     cuttings: models.Cutting,
     rules: models.Rule,
     makings: models.Making,
+    marks: models.ShelfMark,
+    makes: models.Make,
   }
   return byKind[kind]
 }

@@ -3,8 +3,12 @@ import {
   coverRow,
   cuttingColumns,
   cuttingRow,
+  makeColumns,
+  makeRow,
   makingColumns,
   makingRow,
+  markColumns,
+  markRow,
   materialColumns,
   materialRow,
   ruleColumns,
@@ -15,8 +19,12 @@ import {
   type CoverRow,
   type CuttingBody,
   type CuttingRow,
+  type MakeBody,
+  type MakeRow,
   type MakingBody,
   type MakingRow,
+  type MarkBody,
+  type MarkRow,
   type MaterialBody,
   type MaterialRow,
   type RuleBody,
@@ -31,6 +39,8 @@ import { createAnswerRepository, type AnswerRepository } from './answer-reposito
 import { withKeptPieces } from './cover-repository.js'
 import { withHistory } from './material-repository.js'
 import { createPictureRepository, type PictureRepository } from './picture-repository.js'
+import { createPhotoRepository, type PhotoRepository } from './photo-repository.js'
+import { createShelfRepository, type ShelfRepository } from './shelf-repository.js'
 import { createRowRepository, type RowRepository } from './row-repository.js'
 import { createSettingsRepository, type SettingsRepository } from './settings-repository.js'
 import { createShareRepository, type ShareRepository } from './share-repository.js'
@@ -45,6 +55,10 @@ export interface Repositories {
   readonly cuttings: RowRepository<CuttingRow, { readonly plan: CuttingBody }>
   readonly rules: RowRepository<RuleRow, RuleBody>
   readonly makings: RowRepository<MakingRow, MakingBody>
+  readonly makes: RowRepository<MakeRow, MakeBody>
+  readonly marks: RowRepository<MarkRow, MarkBody>
+  readonly shelf: ShelfRepository
+  readonly photos: PhotoRepository
   readonly stash: StashRepository
   readonly pictures: PictureRepository
   readonly settings: SettingsRepository
@@ -99,6 +113,22 @@ function over(session: Session, tools: RepositoryTools): Repositories {
       session,
       ...tools,
     }),
+    makes: createRowRepository({
+      model: session.models.Make,
+      columns: makeColumns,
+      schema: makeRow,
+      session,
+      ...tools,
+    }),
+    marks: createRowRepository({
+      model: session.models.ShelfMark,
+      columns: markColumns,
+      schema: markRow,
+      session,
+      ...tools,
+    }),
+    shelf: createShelfRepository(session),
+    photos: createPhotoRepository(session),
     stash: stashOver(session),
     pictures: createPictureRepository(session),
     settings: createSettingsRepository(session),

@@ -13,7 +13,7 @@ export function StepList({ bench }: { readonly bench: OnTheBench }) {
   const gone = noLongerThere(progress, steps)
   return (
     <div className="grid gap-4">
-      <p className="text-lg">
+      <p className="text-lg" data-minutes={minutes}>
         {steps.length} steps, {minutesWords(minutes)} of work
         {elapsed > minutes && `, ${minutesWords(elapsed)} with its waits`}.
         {stitch && (

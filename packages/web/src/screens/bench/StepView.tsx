@@ -22,6 +22,7 @@ import { kindWords, placeWords } from './step-words'
 import { StepPicture } from './StepPicture'
 import { TechniqueLinks } from './TechniqueLinks'
 import { useBenchKeys } from './use-bench-keys'
+import { useShown } from './use-shown'
 import { useSwipe } from './use-swipe'
 import type { OnTheBench } from './use-making'
 
@@ -39,6 +40,7 @@ export function StepView({ bench, step, onGo }: StepViewProps) {
   const [isMending, setMending] = useState(false)
   const at = steps.findIndex(({ id }) => id === step.id)
   const done = isDone(progress, step.id)
+  useShown(bench, step)
   const missing = missingBefore(progress, step, steps)
   const before = steps[at - 1]
 

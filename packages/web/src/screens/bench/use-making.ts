@@ -21,6 +21,7 @@ import { useCoverQuery, useMakingQuery, useSettingsQuery } from '../../api/api'
 import { oneStep, type Draft } from '../../drafts/draft'
 import { standingOf } from '../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../drafts/use-draft'
+import { usePace } from '../../views/use-learnt'
 import { plannedOf } from '../../views/planned'
 
 /** A cover on the bench: how it is made from what was really cut, and how far it has come. */
@@ -51,13 +52,14 @@ export function useMaking(id: string): OnTheBench | 'not-planned' | undefined {
   const { data: row } = useCoverQuery(id, { refetchOnMountOrArgChange: true })
   const cover = useDraft('cover', id, row?.id === id ? standingOf('cover', row) : undefined)
   const { data: settings } = useSettingsQuery()
+  const pace = usePace()
   const { draft, change } = useProgress(id)
   const file = cover?.body.file
   const progress = draft?.body.progress
   const worked = useMemo(() => {
     if (!file || !progress) return undefined
-    return workOut(file, progress, settings ?? initialSettings())
-  }, [file, progress, settings])
+    return workOut(file, progress, settings ?? initialSettings(), pace)
+  }, [file, progress, settings, pace])
   return useMemo(() => {
     if (!file || !draft || !progress || !worked) return undefined
     return worked === 'not-planned' ? worked : { id, file, ...worked, progress, draft, change }
@@ -90,12 +92,12 @@ function useProgress(id: string) {
   return { draft, change }
 }
 
-function workOut(file: CoverFile, progress: Progress, settings: SettingsBody) {
+function workOut(file: CoverFile, progress: Progress, settings: SettingsBody, pace: Hands['pace']) {
   const { unit } = settings
   const first = plannedOf(file)
   if (!first.cover || !first.plan) return 'not-planned'
   const made = plannedOf(followMade(file, first.cover, first.plan, { progress, unit }))
-  const hands = handsOf(settings, schoolsOf(progress))
+  const hands = handsOf(settings, schoolsOf(progress), pace)
   const { cover, plan: followed } =
     made.cover && made.plan
       ? { cover: made.cover, plan: made.plan }

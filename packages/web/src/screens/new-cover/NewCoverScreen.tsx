@@ -9,11 +9,14 @@ import {
   useThingQuery,
   useThingsInfiniteQuery,
 } from '../../api/api'
+import { useLazyMakesQuery } from '../../api/log-api'
 import { describeError } from '../../api/describe-error'
 import { useKeptForm, type KeptForm } from '../../drafts/use-kept-form'
 import { Button, buttonLooks, buttonShape } from '../../parts/Button'
 import { controlLook, Field } from '../../parts/Field'
 import { MoreButton } from '../../parts/MoreButton'
+import { learntHand } from '../../views/learnt-hand'
+import { learntOf } from '../../views/use-learnt'
 import { kindWords } from '../../views/kind-words'
 import { ImportThings } from './ImportThings'
 import { newCoverFile } from './new-cover-file'
@@ -183,6 +186,7 @@ function KnownThings() {
 function useBegin() {
   const [fetchSettings, { error: unfetched }] = useLazySettingsQuery()
   const [createCover, { error }] = useCreateCoverMutation()
+  const [fetchMakes] = useLazyMakesQuery()
   const navigate = useNavigate()
   const settings = async () => (await fetchSettings(undefined, true)).data
   return {
@@ -191,7 +195,9 @@ function useBegin() {
     coverFor: async (thing: ThingRow, id: string, done?: () => Promise<void>) => {
       const known = await settings()
       if (!known) return
-      const body = { thingId: thing.id, file: newCoverFile(thing, known) }
+      const makes = known.learning === 'used' ? (await fetchMakes(undefined, true)).data : undefined
+      const hand = makes && learntHand(learntOf(makes))
+      const body = { thingId: thing.id, file: newCoverFile(thing, known, hand) }
       const created = await createCover({ id, body })
       if (!created.data && !madeBefore(created.error)) return
       await done?.()

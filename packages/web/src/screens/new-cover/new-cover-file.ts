@@ -10,12 +10,17 @@ import {
   type Role,
   type SettingsRow,
   type ThingRow,
+  type TypedHand,
   type TypedLayer,
   type TypedObject,
 } from '@snowdrift/core'
 
-/** A first cover for a thing: the workshop's units, plain cotton, lined, sizes computed. */
-export function newCoverFile({ name, object, unit }: ThingRow, settings: SettingsRow): CoverFile {
+/** A first cover for a thing: the workshop's units, plain cotton, lined, sizes computed; `hand` where it is known and wanted. */
+export function newCoverFile(
+  { name, object, unit }: ThingRow,
+  settings: SettingsRow,
+  hand?: TypedHand,
+): CoverFile {
   const { grid, seam, tapeDivision } = settings
   const said = unit === settings.unit ? object : sayObjectUnit(object, unit)
   const family = familyFor(said)
@@ -32,6 +37,7 @@ export function newCoverFile({ name, object, unit }: ThingRow, settings: Setting
     options: {},
     layers: layersFor(family),
     extras: [],
+    ...(hand && { hand }),
   }
 }
 

@@ -29,6 +29,9 @@ const atTheTable: ReadonlySet<SettingKey> = new Set<SettingKey>([
   'cutsBoard',
 ])
 
+/** Set where they are used: on the screens Time and Log. */
+const elsewhere: ReadonlySet<SettingKey> = new Set<SettingKey>(['sessions', 'exceptions', 'learning'])
+
 const themeWords: Readonly<Record<Theme, string>> = { system: 'as the device', light: 'light', dark: 'dark' }
 
 /** What new covers begin with, and how things look on this device. */
@@ -74,7 +77,7 @@ function Workshop({ draft }: { readonly draft: Draft<SettingsBody> }) {
       <p className="text-soft">New covers begin with these.</p>
       {draft.conflict && <ConflictNotice what="The settings were" draft={draft} current={draft.conflict} />}
       {settingKeys
-        .filter(key => !atTheTable.has(key))
+        .filter(key => !atTheTable.has(key) && !elsewhere.has(key))
         .map(key => (
           <SettingInput key={key} name={key} settings={draft.body} onChange={changes.change} />
         ))}

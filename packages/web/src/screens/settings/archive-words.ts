@@ -6,9 +6,12 @@ const kindWords: Readonly<Record<ArchiveCounted, string>> = {
   materials: 'Materials',
   pieces: 'Pieces in the stash',
   pictures: 'Pictures',
+  photos: 'Photos of makes',
   cuttings: 'Cutting plans',
   rules: 'Rules of your own',
   makings: 'Makings',
+  marks: 'Dates and shelf marks',
+  makes: 'Makes in the log',
   settings: 'Settings',
 }
 
@@ -22,7 +25,7 @@ export interface ArchiveLine {
 
 /** What of each kind an archive holds; kinds of which it holds none are left out. */
 export function linesOf({ counts }: ArchiveReport): readonly ArchiveLine[] {
-  return ([...archiveKinds, 'pictures', 'settings'] as const)
+  return ([...archiveKinds, 'pictures', 'photos', 'settings'] as const)
     .map(kind => {
       const { added, changed, kept, same } = counts[kind]
       return { name: kindWords[kind], added, otherwise: changed + kept, same }

@@ -1,6 +1,8 @@
-import type { CoverFile, CoverRow } from '@snowdrift/core'
+import type { CoverFile, ShelfEntry } from '@snowdrift/core'
+import { MoreHorizontal } from 'lucide-react'
+import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
-import { useDeleteCoverMutation } from '../../api/api'
+import { useCoverAtQuery, useDeleteCoverMutation } from '../../api/api'
 import { deleted } from '../../app/deleted-slice'
 import { useAppDispatch } from '../../app/store'
 import { forgotten } from '../../drafts/drafts-slice'
@@ -8,36 +10,65 @@ import { dropKeptDrafts } from '../../drafts/kept-drafts'
 import { refOf } from '../../drafts/kinds'
 import { severityWords } from '../../parts/FindingNote'
 import { gravestOf } from '../../parts/severity'
-import { plannedOf, type Planned } from '../../views/planned'
+import type { Planned } from '../../views/planned'
 import { headlineOf } from '../../views/verdict-words'
 import { ClosedCover } from './ClosedCover'
 import { DeleteButton } from './DeleteButton'
+import { stateWords } from './find-on-shelf'
 import { ShelfPlace } from './ShelfPlace'
+import { sayDue } from './say-due'
+import { usePlannedInTurn } from './use-planned-in-turn'
+
+const CoverActions = lazy(() => import('./CoverActions'))
 
 interface CoverOnShelfProps {
-  readonly row: CoverRow
+  readonly entry: ShelfEntry
   readonly swatches: ReadonlyMap<string, string>
 }
 
-/** One cover, closed and to scale, with its name and what is to be said of it. */
-export function CoverOnShelf({ row, swatches }: CoverOnShelfProps) {
-  const { id, file } = row
-  const planned = plannedOf(file)
-  const name = file.name || 'Cover without a name'
+/** One cover, closed and to scale, with its name, how far it is, and what is to be said of it. */
+export function CoverOnShelf({ entry, swatches }: CoverOnShelfProps) {
+  const { id, version, state, due } = entry
+  const { data: row } = useCoverAtQuery({ id, version })
+  const planned = usePlannedInTurn(row?.file)
+  const [isOpen, setOpen] = useState(false)
+  const name = entry.name || 'Cover without a name'
+  const colour = row && swatches.get(outerName(row.file))
   return (
-    <ShelfPlace picture={<ClosedCover planned={planned} colour={swatches.get(outerName(file))} />}>
+    <ShelfPlace picture={planned ? <ClosedCover planned={planned} colour={colour} /> : <NotDrawnYet />}>
       <Link
         to={`/covers/${id}`}
         className="font-semibold text-ink underline-offset-2 after:absolute after:inset-0 hover:underline"
       >
         {name}
       </Link>
-      <p className="text-sm">
-        <Summary planned={planned} />
+      <p className="text-sm">{planned ? <Summary planned={planned} /> : ' '}</p>
+      <p className="text-sm text-soft">
+        {state !== 'draft' && stateWords[state]}
+        {state !== 'draft' && due && ' · '}
+        {due && sayDue(due)}
       </p>
-      <DeleteCover row={row} name={name} />
+      <button
+        className="absolute right-9 bottom-0 z-10 grid place-items-center rounded-md p-2 text-soft opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100 [@media(hover:none)]:opacity-100"
+        aria-label={`More for ${name}`}
+        aria-haspopup="dialog"
+        onClick={() => setOpen(true)}
+      >
+        <MoreHorizontal className="size-4" aria-hidden />
+      </button>
+      <DeleteCover id={id} version={version} name={name} />
+      {isOpen && row && (
+        <Suspense>
+          <CoverActions entry={entry} row={row} onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
     </ShelfPlace>
   )
+}
+
+/** Room is kept, so that nothing moves when the picture comes. */
+function NotDrawnYet() {
+  return <div className="h-32 w-20" />
 }
 
 function Summary({ planned }: { readonly planned: Planned }) {
@@ -61,16 +92,22 @@ function Summary({ planned }: { readonly planned: Planned }) {
   )
 }
 
-function DeleteCover({ row, name }: { readonly row: CoverRow; readonly name: string }) {
+interface DeleteCoverProps {
+  readonly id: string
+  readonly version: number
+  readonly name: string
+}
+
+function DeleteCover({ id, version, name }: DeleteCoverProps) {
   const [deleteCover, { isLoading, error }] = useDeleteCoverMutation()
   const dispatch = useAppDispatch()
   const remove = async () => {
-    const answer = await deleteCover({ id: row.id, version: row.version })
+    const answer = await deleteCover({ id, version })
     if (answer.error) return
-    const ref = refOf('cover', row.id)
+    const ref = refOf('cover', id)
     dispatch(forgotten(ref))
     await dropKeptDrafts(ref)
-    dispatch(deleted({ kind: 'cover', id: row.id, name }))
+    dispatch(deleted({ kind: 'cover', id, name }))
   }
   return <DeleteButton name={name} busy={isLoading} error={error} onDelete={() => void remove()} />
 }

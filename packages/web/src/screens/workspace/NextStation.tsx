@@ -4,12 +4,14 @@ import { buttonLooks, buttonShape } from '../../parts/Button'
 import { useCover } from './cover-context'
 import { nextOf, stateOf, stationWords, type Station } from './stations'
 
-/** The way on from a station: the one thing to do next, once this one is settled; after the last, the list for the table. */
+/** The way on from a station: the one thing to do next, once this one is settled; from the making, the list for the table. */
 export function NextStation({ here }: { readonly here: Station }) {
   const { id, planned } = useCover()
-  const next = nextOf(here)
+  // before the making comes the list for the table; after the log there is nothing more to do here
+  const next = here === 'make' ? undefined : nextOf(here)
   const isOpen = stateOf(here, planned) === 'waits'
-  const to = next ? `/covers/${id}/${next}` : `/covers/${id}/cutting-list`
+  const to = next ? `/covers/${id}/${next}` : here === 'log' ? '/' : `/covers/${id}/cutting-list`
+  const words = next ? stationWords[next].toLowerCase() : here === 'log' ? 'the shelf' : 'the cutting list'
   return (
     <p className="mt-8 flex justify-end">
       <Link
@@ -17,7 +19,7 @@ export function NextStation({ here }: { readonly here: Station }) {
         data-next-station
         className={`${buttonShape} ${isOpen ? buttonLooks.plain : buttonLooks.act}`}
       >
-        Next: {next ? stationWords[next].toLowerCase() : 'the cutting list'}
+        Next: {words}
         <ArrowRight className="size-4" aria-hidden />
       </Link>
     </p>

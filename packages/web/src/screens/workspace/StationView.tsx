@@ -5,6 +5,7 @@ import { MakeUpStation } from './make-up/MakeUpStation'
 import { MeasureStation } from './measure/MeasureStation'
 import { PiecesStation } from './pieces/PiecesStation'
 import { MakeStation } from '../bench/MakeStation'
+import { LogStation } from '../log/LogStation'
 import { useCover } from './cover-context'
 import type { Station } from './stations'
 
@@ -25,5 +26,7 @@ export function StationView({ station }: { readonly station: Station }) {
       return <LayoutStation />
     case 'make':
       return <MakeStation id={id} />
+    case 'log':
+      return <LogStation id={id} />
   }
 }

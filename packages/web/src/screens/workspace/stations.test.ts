@@ -18,6 +18,7 @@ describe('the stations of a cover', () => {
       pieces: 'settled',
       layout: 'settled',
       make: 'settled',
+      log: 'settled',
     })
   })
 
@@ -31,6 +32,7 @@ describe('the stations of a cover', () => {
       pieces: 'waits',
       layout: 'waits',
       make: 'waits',
+      log: 'waits',
     })
   })
 
@@ -77,6 +79,7 @@ describe('the stations of a cover', () => {
       pieces: 'settled',
       layout: 'settled',
       make: 'settled',
+      log: 'settled',
     })
   })
 })

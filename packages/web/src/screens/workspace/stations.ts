@@ -3,7 +3,7 @@ import { gravestOf } from '../../parts/severity'
 import type { Planned } from '../../views/planned'
 
 /** The stations of a cover, in the order of the work. */
-export const stations = ['measure', 'make-up', 'layers', 'fit', 'pieces', 'layout', 'make'] as const
+export const stations = ['measure', 'make-up', 'layers', 'fit', 'pieces', 'layout', 'make', 'log'] as const
 export type Station = (typeof stations)[number]
 
 export const stationWords: Readonly<Record<Station, string>> = {
@@ -14,6 +14,7 @@ export const stationWords: Readonly<Record<Station, string>> = {
   pieces: 'Pieces',
   layout: 'Layout',
   make: 'Make',
+  log: 'Log',
 }
 
 /** The station after it; undefined after the last. */

@@ -2,7 +2,7 @@ import { formatLength, mm, type DirectionOdds, type Unit, type Verdict } from '@
 import ApexCharts, { type ApexOptions } from 'apexcharts'
 import { useEffect, useRef } from 'react'
 import { verdictWords } from '../../../views/verdict-words'
-import { drawInTurn } from './draw-in-turn'
+import { drawInTurn } from '../../../views/draw-in-turn'
 import { easeAxis, easeBars, namedBounds } from './ease-bars'
 
 const colours: Readonly<Record<Verdict, string>> = {

@@ -2,11 +2,13 @@ import { applyRepair, topOfPath, type Issue } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
 import { FindingNote } from '../../../parts/FindingNote'
 import { useCover } from '../cover-context'
+import { Departures } from '../LastTime'
 import { NotYet } from '../NotYet'
 import { stationOf } from '../stations'
 import { ChanceLine } from './ChanceLine'
 import { EaseCharts } from './EaseCharts'
 import { EaseSliders } from './EaseSliders'
+import { HandNote } from './HandNote'
 import { HowExact } from './HowExact'
 import { Sources } from './Sources'
 import { TrialPiece } from './TrialPiece'
@@ -35,6 +37,8 @@ export function FitStation() {
     <div className="grid gap-8">
       <h2 className="sr-only">Fit</h2>
       <ChanceLine chance={chance} />
+      <HandNote />
+      <Departures />
       {plan.findings
         .filter(finding => stationOf(finding) === 'fit')
         .map(finding => (

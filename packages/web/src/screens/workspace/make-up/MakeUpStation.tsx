@@ -2,6 +2,7 @@ import { applyRepair, kindOfSubject, type Finding } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
 import { FindingNote } from '../../../parts/FindingNote'
 import { useCover } from '../cover-context'
+import { Regrets } from '../LastTime'
 import { stationOf } from '../stations'
 import { ExtrasEditor } from './ExtrasEditor'
 import { LimitPanel } from './LimitPanel'
@@ -16,6 +17,7 @@ export function MakeUpStation() {
   return (
     <div className="grid gap-8">
       <h2 className="sr-only">Make-up</h2>
+      <Regrets />
       <WayOfMaking />
       {about.length > 0 && (
         <div className="grid gap-3">

@@ -7,6 +7,7 @@ import { FindingNote } from '../../../parts/FindingNote'
 import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
 import { NotYet } from '../NotYet'
+import { Regrets } from '../LastTime'
 import { stationOf } from '../stations'
 import { FitTable } from './FitTable'
 import { Joinings } from './Joinings'
@@ -36,6 +37,7 @@ export function PiecesStation() {
           onRepair={repair => change(oneStep, current => applyRepair(current, repair))}
         />
       ))}
+      <Regrets />
       <section>
         <h3 className="mb-2 text-lg font-semibold">To cut</h3>
         <ul className="divide-y divide-rule border-y border-rule">
