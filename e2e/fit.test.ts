@@ -93,6 +93,8 @@ describe('will it fit', function () {
 
   it('moves the plan by what a trial piece told, and back', async () => {
     await open()
+    // Neither large nor thick, nor its readings uncertain: closed until it is opened.
+    await page.waitForSelector('[data-trial]:not([open])')
     await press(page, 'A trial piece')
     const band = '[data-trial-band="width"]'
     await see(page, /made up to \d+/, band)

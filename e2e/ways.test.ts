@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { fill, find, press, pressAt, see, valueOf } from './testing/hands.js'
+import { fill, find, press, pressAt, see, swipe, valueOf } from './testing/hands.js'
 import { phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 import { cursorIn, timeHands } from './testing/stopwatch.js'
@@ -313,9 +313,7 @@ describe('eleven ways through, from the empty shelf to the list', function () {
     const box = await handle?.boundingBox()
     if (!box) throw new Error('The piece is nowhere')
     const [x, y] = [box.x + box.width / 2, Math.min(box.y + box.height / 2, phone.height - 40)]
-    const touch = await page.touchscreen.touchStart(x, y)
-    for (let step = 1; step <= 6; step++) await touch.move(x, y - step * 20)
-    await touch.end()
+    await swipe(page, { x, y }, -120)
     expect(await page.$eval('[data-handle]', piece => piece.getAttribute('data-at'))).to.equal(at)
     expect(await page.$eval('[data-handle]', piece => piece.getAttribute('aria-pressed'))).to.equal('false')
     await press(page, 'Cutting list')

@@ -46,6 +46,24 @@ export async function pressAt(page: Page, selector: string): Promise<void> {
   await page.locator(selector).setTimeout(patienceMs).click()
 }
 
+/** Swipes up or down with one finger, in one go: between two answers a slow machine would hold the finger still. */
+export async function swipe(page: Page, from: { x: number; y: number }, byY: number): Promise<void> {
+  const hand = await page.createCDPSession()
+  const steps = 6
+  const points = Array.from({ length: steps }, (_, step) => ({
+    x: from.x,
+    y: from.y + (byY * (step + 1)) / steps,
+  }))
+  await Promise.all([
+    hand.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [from] }),
+    ...points.map(point =>
+      hand.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: [point] }),
+    ),
+    hand.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] }),
+  ])
+  await hand.detach()
+}
+
 /** Types into the field of that name, over whatever stood there. */
 export async function fill(page: Page, name: string, text: string): Promise<void> {
   const field = await find(page, name)

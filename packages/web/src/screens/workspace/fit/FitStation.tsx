@@ -32,7 +32,9 @@ export function FitStation() {
       </div>
     )
   }
-  const { simulation } = chance
+  const { simulation, progress } = chance
+  // The first answer is long: what stands below it would move away from under a hand.
+  const isFirst = !simulation && typeof progress === 'number'
   return (
     <div className="grid gap-8">
       <h2 className="sr-only">Fit</h2>
@@ -57,6 +59,7 @@ export function FitStation() {
           <Sources simulation={simulation} remedies={chance.remedies} unit={unit} />
         </>
       )}
+      {isFirst && <div className="h-dvh" aria-hidden />}
       {plan.fits.length > 0 && <WhatIfPanel chosen={chosen} chance={chance} cover={cover} plan={plan} />}
       {plan.fits.length > 0 && <TrialPiece key="trial" cover={cover} plan={plan} simulation={simulation} />}
     </div>

@@ -41,9 +41,20 @@ export function TrialPiece({ cover, plan, simulation }: TrialPieceProps) {
     ? whyTrial(cover, plan, simulation?.directions.map(({ spreadMm }) => spreadMm) ?? [])
     : []
   const tried = file.trial !== undefined
+  // Opened where it is worth its scrap, until a hand opens or closes it: what is reckoned later moves nothing then.
+  const [opened, setOpened] = useState<boolean>()
+  const isOpen = opened ?? (tried || reasons.length > 0)
   return (
-    <details open={tried || reasons.length > 0} className="grid gap-4" data-trial>
-      <summary className="text-lg font-semibold">A trial piece</summary>
+    <details open={isOpen} className="grid gap-4" data-trial>
+      <summary
+        className="text-lg font-semibold"
+        onClick={event => {
+          event.preventDefault()
+          setOpened(!isOpen)
+        }}
+      >
+        A trial piece
+      </summary>
       <div className="mt-3 grid gap-5">
         <p className="text-soft">
           {reasons.length > 0
