@@ -15,10 +15,12 @@ describe('a first cover, from the tape to the cutting list', function () {
 
   it('shows the shelf with the demo covers, all to one scale', async () => {
     await see(page, 'Hut ledger, with ties')
-    const heights = await page.$$eval('ul[aria-label="Covers"] svg[height]:not(.lucide)', pictures =>
-      pictures.map(picture => Number(picture.getAttribute('height'))),
+    // Covers are planned one after the other: their pictures come in turn.
+    const pictures = 'ul[aria-label="Covers"] svg[height]:not(.lucide)'
+    await page.waitForFunction((all: string) => document.querySelectorAll(all).length === 12, {}, pictures)
+    const heights = await page.$$eval(pictures, drawn =>
+      drawn.map(picture => Number(picture.getAttribute('height'))),
     )
-    expect(heights).to.have.length(12)
     // finished heights 249.83 mm (9 27/32 in) and 327.81 mm (12 29/32 in): 0.7718
     const [ledger = 0, , , , , , , , atlas = 0] = heights
     expect(ledger / atlas).to.be.closeTo(249.83 / 324.64, 0.002)

@@ -47,6 +47,7 @@ export {
 export {
   pieceSources,
   readStashPieceBody,
+  avoidedOnStashPiece,
   sizeOfStashPiece,
   stashEventRow,
   stashPieceColumns,
@@ -55,15 +56,14 @@ export {
   type PieceSource,
   type StashEventKind,
   type StashEventRow,
+  type TypedPlace,
   type StashPieceBody,
   type StashPieceRow,
   type Stock,
   type Weave,
 } from './api/stash.js'
 export {
-  audiences,
   exportKinds,
-  labelSheets,
   paperNames,
   readExportRequest,
   usualLabels,
@@ -74,16 +74,7 @@ export {
   type PaperName,
 } from './api/exports.js'
 export { checkLeftOvers, readCutBody, readTakeBody, type CutBody, type TakeBody } from './api/take.js'
-export type {
-  Drawing,
-  Fill,
-  LineMark,
-  LineStyle,
-  Mark,
-  PathMark,
-  Point,
-  TextMark,
-} from './drawing/drawing.js'
+export type { Drawing, LineMark, LineStyle, Mark, PathMark, Point, TextMark } from './drawing/drawing.js'
 export { closedFront, type ClosedFront } from './drawing/closed-front.js'
 export { drawEndOn } from './drawing/end-on-drawing.js'
 export { drawJoining, hasSides } from './drawing/joining-drawing.js'
@@ -95,7 +86,7 @@ export { svgNumber, svgPath } from './drawing/svg-path.js'
 export type { Extra } from './extras/contract.js'
 export { placeKeys } from './extras/place-keys.js'
 export { extras, findExtra } from './extras/registry.js'
-export type { Family, Recipe, Served } from './families/contract.js'
+export type { Family, Recipe } from './families/contract.js'
 export { roleOfLayer, type Joining } from './families/joining.js'
 export { listOptionFields, type OptionField } from './families/option-fields.js'
 export { families, findFamily } from './families/registry.js'
@@ -116,7 +107,6 @@ export type {
   TypedHand,
   TypedCloth,
   TypedLayer,
-  TypedRecipe,
   TypedObject,
   TypedReading,
   TypedSizing,
@@ -126,7 +116,7 @@ export type { Cover } from './file/cover.js'
 export { formatIssue, type Issue } from './file/issue.js'
 export { coverJsonSchema } from './file/json-schema.js'
 export { defaultInset } from './file/layer-schema.js'
-export { readLength, type LengthRange, type ReadLength, type TypedLength } from './length/length-input.js'
+export { readLength, type LengthRange, type TypedLength } from './length/length-input.js'
 export { readLengths } from './length/length-list.js'
 export { describeChoice } from './file/missing-words.js'
 export { readingAt, topOfPath } from './file/place.js'
@@ -152,12 +142,12 @@ export { describeRepair, type Repair } from './finding/repair.js'
 export { isCareWasted, sayExactness } from './fit/simulation/exactness-words.js'
 export type { Exactness, Handwork } from './fit/simulation/exactness.js'
 export { checkTurnedCard } from './cutting/turned-card.js'
-export { severityIn, severityOf } from './finding/severities.js'
+export { severityIn } from './finding/severities.js'
 export { sayPlainly, sayProperly, sayThickness, type SayLength, type Saying } from './finding/say.js'
 export { describeFinding } from './finding/words/describe.js'
 export type { Fit } from './fit/fit.js'
 export { easeStepMm } from './fit/simulation/best-ease.js'
-export { usualHand, type Hand } from './fit/simulation/hand.js'
+export { type Hand } from './fit/simulation/hand.js'
 export type { Source } from './fit/simulation/model.js'
 export type { DirectionOdds, Simulation } from './fit/simulation/summarise.js'
 export { judgeEase, verdictWords, type Verdict } from './fit/verdict.js'
@@ -171,7 +161,6 @@ export {
   longest,
   mm,
   ofTicks,
-  ratio,
   roundTo,
   roundUpTo,
   scale,
@@ -187,10 +176,9 @@ export { customary, defaultTapeDivision, oneOf, units, type Unit } from './lengt
 export { typicalMaterials, type TypedMaterial } from './file/typical-materials.js'
 export { namePiece } from './extras/name-piece.js'
 export { pressedThickness, prints } from './material/material.js'
-export { stiffnesses, type Stiffness } from './material/material.js'
+export { type Stiffness } from './material/material.js'
 export { roles, roleWords, type Role } from './material/role.js'
 export {
-  edgeShapes,
   objectKinds,
   spineShapes,
   usualSpine,
@@ -206,7 +194,7 @@ export {
   type ReadingKey,
   type ReadingState,
 } from './object/reading.js'
-export { askedReadings, missingReadings, type ReadingChoice } from './object/required.js'
+export { askedReadings, type ReadingChoice } from './object/required.js'
 export { deriveUncertainty } from './object/uncertainty.js'
 export {
   describePinClash,
@@ -214,7 +202,6 @@ export {
   layoutToJson,
   type LayoutJson,
   type LayoutNames,
-  type UnplacedWords,
 } from './file/layout-json.js'
 export { readLayoutRequest } from './file/layout-request.js'
 export { clashingPins, type PinClash } from './nest/clashing-pins.js'
@@ -224,6 +211,7 @@ export { findLeftOvers, type LeftOver } from './nest/left-overs.js'
 export { nest } from './nest/nest.js'
 export { nesting } from './nest/nesting.js'
 export {
+  type AvoidedPlace,
   layoutLimits,
   type Cloth,
   type LayoutPiece,
@@ -233,25 +221,18 @@ export {
 } from './nest/request.js'
 export type { Cuts } from './nest/strip/search.js'
 export { smallestLeftOver } from './nest/usable.js'
-export { cutFrom, groupPieces, type CoverToCut, type CuttingGroup, type GroupPiece } from './cutting/group.js'
-export {
-  needNotions,
-  weighNotions,
-  type NotionBalance,
-  type NotionNeed,
-  type NotionStock,
-} from './cutting/notions.js'
+export { cutFrom, groupPieces, type CoverToCut, type CuttingGroup } from './cutting/group.js'
+export { needNotions, weighNotions, type NotionStock } from './cutting/notions.js'
 export type { ShopOffer } from './cutting/offer.js'
 export { stashNotionKinds, type NotionKind, type StashNotionKind } from './piece/notion.js'
-export { whichWillDo, type WillDo } from './cutting/which-will-do.js'
+export { whichWillDo } from './cutting/which-will-do.js'
 export { comesInSheets, sheetSizes, sheetToBuy, type SheetSize } from './cutting/sheet-sizes.js'
-export { convertPrice, costOf, findToBuy, pricedLength, type ToBuy } from './cutting/to-buy.js'
-export { boughtCloth, layoutRequestOf, type CuttingOptions, type SheetToUse } from './cutting/request-of.js'
-export { lengthToBuy, shopStep, weighPurchases, type Purchase } from './cutting/shopping.js'
-export { afterWash, beforeWash } from './cutting/shrink.js'
+export { convertPrice, costOf, findToBuy, type ToBuy } from './cutting/to-buy.js'
+export { boughtCloth, layoutRequestOf, type SheetToUse } from './cutting/request-of.js'
+export { weighPurchases, type Purchase } from './cutting/shopping.js'
 export { layOutBought, usualClothWidth, type Bought } from './reckon/all-bought.js'
 export { drawAids } from './drawing/template/aids.js'
-export { drawTemplate, drawTemplates, type Template } from './drawing/template/template.js'
+export { drawTemplates, type Template } from './drawing/template/template.js'
 export { drawSheet, type SheetToDraw } from './drawing/sheet-drawing.js'
 export type { Notion } from './piece/notion.js'
 export type { Piece } from './piece/piece.js'
@@ -285,11 +266,8 @@ export {
   describeDifferences,
   findSameFits,
   followComputed,
-  followRecipe,
   listSizingChoices,
   ownChoiceId,
-  readPlannable,
-  type KeptRule,
   type SizingChoice,
 } from './reckon/sizing-choices.js'
 export { describePieceEffects } from './reckon/piece-effects.js'
@@ -338,7 +316,6 @@ export {
 } from './api/archive.js'
 export {
   fileToMeasure,
-  longestShareDays,
   readOwnersAnswer,
   readShareBody,
   shareKinds,
@@ -350,7 +327,6 @@ export {
   type ShareRow,
 } from './api/shares.js'
 export { makingColumns, makingRow, readMakingBody, type MakingBody, type MakingRow } from './api/makings.js'
-export { comingBackMinutes, setUpMinutes } from './make/minutes.js'
 export { planSteps, type Making } from './make/plan-steps.js'
 export type { CautionId, FaceUp, Step, StepCheck, StepKind, StepMeasure, WorkPlace } from './make/step.js'
 export type { Stitch } from './make/stitch.js'
@@ -362,7 +338,7 @@ export { beginLog } from './make/log/begin-log.js'
 export { departuresFrom, type Departure, type DepartureFrom } from './make/log/habits.js'
 export { dueReminders, regretsFor, type Regret } from './make/log/regrets.js'
 export { fitOf, toRecord } from './make/log/to-record.js'
-export { stepTimes, timesByKind, type StepTime } from './make/log/took.js'
+export { stepTimes, timesByKind } from './make/log/took.js'
 export { parseExceptions, parseWeeklyHours, sessionsFrom } from './make/schedule/working-hours.js'
 export type { Exception, WeeklyHours } from './make/schedule/working-hours.js'
 export { readLearnRequest, type LearnRequest } from './file/learn-request.js'

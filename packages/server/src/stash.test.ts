@@ -46,7 +46,7 @@ describe('the stash', function () {
     const workshop = await ensureWorkshop(app().database.models, `large-${randomUUID()}`, randomUUID)
     const { materials, stash } = app().repositories
     const { id } = await materials.create(workshop, materialBody)
-    const piece = { source: 'remnant', width: '500', length: '700', count: 1, note: '' } as const
+    const piece = { source: 'remnant', width: '500', length: '700', count: 1, note: '', avoid: [] } as const
     await stash.addAll(workshop, [{ materialId: id, pieces: Array<typeof piece>(count).fill(piece) }])
     return { workshop, pieces: await listAll(page => stash.list(workshop, page)) }
   }
@@ -70,6 +70,25 @@ describe('the stash', function () {
       'piece-added',
       'added',
     ])
+  })
+
+  it('keeps what is to be avoided on a piece, and refuses a place that lies beside it', async () => {
+    const material = await createMaterial()
+    const { id } = await addPiece(material, '50 cm', '70 cm')
+    const put = (avoid: unknown) =>
+      app().request('PUT', `/api/stash/pieces/${id}`, {
+        body: { source: 'garment', width: '50 cm', length: '70 cm', avoid },
+        ...ifMatch(1),
+      })
+    const place = (x: string) => ({ x, y: '0', width: '2 cm', height: '70 cm' })
+    expect((await put([place('50 cm')])).body.detail).to.contain(
+      'avoid[0].x: The piece ends at 500 mm; found a place to avoid that begins at 500 mm.',
+    )
+    expect((await put([{ ...place('1'), width: '' }])).status).to.equal(422)
+    expect((await put(Array(101).fill(place('1 cm')))).status).to.equal(422)
+    expect((await piecesOf(material))[0]).to.include({ version: 1 })
+    expect((await put([place('24 cm')])).status).to.equal(200)
+    expect((await piecesOf(material))[0]).to.deep.include({ version: 2, avoid: [place('24 cm')] })
   })
 
   it('refuses a piece without a size, with one that cannot be read, or of no material', async () => {

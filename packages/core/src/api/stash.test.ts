@@ -23,6 +23,7 @@ describe('a piece of the stash', () => {
       length: '53 cm',
       count: 1,
       note: '',
+      avoid: [],
     })
   })
 

@@ -1,11 +1,14 @@
 import { z } from 'zod'
+import { avoidedPlacesSchema, checkAvoidedPlaces } from '../file/avoided-place.js'
 import type { ReadResult } from '../file/check.js'
+import type { Issue } from '../file/issue.js'
 import { lengthInput, typedLength } from '../length/length-input.js'
 import { mm, type Length } from '../length/length.js'
 import { asTyped } from './as-typed.js'
 import { bodyReaderIn, ourColumn, rowSchema, typedColumn, type BodyOf, type RowOf } from './columns.js'
 import { onceFor } from './once-for.js'
 import type { Unit } from '../length/unit.js'
+import type { AvoidedPlace } from '../nest/request.js'
 import { stashNotionKinds } from '../piece/notion.js'
 
 /** The small pictures of cloth that are drawn where there is no photograph. */
@@ -38,6 +41,9 @@ const sizeColumn = typedColumn('json', typedLength.nullable(), unit =>
   asTyped(anyLength(unit).nullable()).default(null),
 )
 
+const typedPlace = z.strictObject({ x: typedLength, y: typedLength, width: typedLength, height: typedLength })
+export type TypedPlace = z.infer<typeof typedPlace>
+
 /** One piece in the stash. What is counted has neither width nor length; cord and zips have a length only. */
 export const stashPieceColumns = {
   materialId: ourColumn('uuid', z.uuid()),
@@ -45,6 +51,10 @@ export const stashPieceColumns = {
   width: sizeColumn,
   length: sizeColumn,
   count: typedColumn('count', z.int().min(1).max(10_000), () => z.int().min(1).max(10_000).default(1)),
+  /** Places that no piece may cover: a stain, a worn part, a seam. From the beginning of the piece, its left edge. */
+  avoid: typedColumn('json', z.array(typedPlace).readonly().default([]), unit =>
+    asTyped(avoidedPlacesSchema(unit).readonly()).default([]),
+  ),
   /** What to mind: seams and pockets of a garment, a stain, the shelf it lies on. */
   note: typedColumn('text', z.string().max(300), () => z.string().max(300).default('')),
   state: ourColumn('text', z.enum(pieceStates)),
@@ -64,10 +74,29 @@ export function readStashPieceBody(unit: Unit): (input: unknown) => ReadResult<S
     const read = readPiece(input)
     if (!read.ok || read.value.source === 'notion') return read
     const [lacking] = (['width', 'length'] as const).filter(side => read.value[side] === null)
-    return lacking
-      ? { ok: false, issues: [{ path: lacking, message: 'Expected a width and a length, found nothing.' }] }
-      : read
+    if (lacking)
+      return {
+        ok: false,
+        issues: [{ path: lacking, message: 'Expected a width and a length, found nothing.' }],
+      }
+    const issues = checkAvoided(read.value, unit)
+    return issues.length > 0 ? { ok: false, issues } : read
   }
+}
+
+function checkAvoided(piece: StashPieceBody, unit: Unit): readonly Issue[] {
+  const size = sizeOfStashPiece(piece, unit)
+  const places = avoidedOnStashPiece(piece, unit)
+  return size ? checkAvoidedPlaces(places, { name: 'The piece', ...size }, 'avoid', unit) : []
+}
+
+/** The places of a piece that are to be avoided; what no longer reads is left out. */
+export function avoidedOnStashPiece(
+  { avoid }: Pick<StashPieceBody, 'avoid'>,
+  unit: Unit,
+): readonly AvoidedPlace[] {
+  const read = avoidedPlacesSchema(unit).element
+  return avoid.flatMap(place => read.safeParse(place).data ?? [])
 }
 
 /** The size of a piece in the stash; undefined where it is a notion, or its stored text no longer reads. */

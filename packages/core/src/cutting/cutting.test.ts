@@ -177,6 +177,26 @@ describe('what is asked of the search', () => {
     expect(request?.gap).to.equal(inches(1 / 4))
   })
 
+  it('draws in with the wash what is to be avoided, and lets go of a pin over it', () => {
+    const place = { x: inches(10), y: inches(5), width: inches(2), height: inches(1) }
+    const sheet = { id: 'raw', width: inches(40), length: inches(30), washed: false, avoid: [place] }
+    const [first] = outer.pieces
+    const asked = (x: number) => {
+      const pins = { [first?.id ?? '']: { cloth: 'raw', sheet: 1, x: inches(x), y: zero, turned: false } }
+      return layoutRequestOf(outer, { ...options, sheets: [sheet], pins })
+    }
+    // 4 % less: 10 and 12 in come to 9.6 and 11.52, 5 and 6 to 4.8 and 5.76.
+    const [avoided] = asked(0)?.cloths[0]?.avoid ?? []
+    const near = (length: Length | undefined, inchesLong: number) =>
+      expect(toMm(length ?? zero)).to.be.closeTo(25.4 * inchesLong, 0.01)
+    near(avoided?.x, 9.6)
+    near(avoided?.y, 4.8)
+    near(avoided?.width, 1.92)
+    near(avoided?.height, 0.96)
+    expect(asked(0)?.pieces[0]?.pin).to.equal(undefined)
+    expect(asked(12)?.pieces[0]?.pin?.x).to.equal(inches(12))
+  })
+
   it('is nothing where there is no cloth', () => {
     expect(layoutRequestOf(outer, options)).to.equal(undefined)
   })

@@ -1,6 +1,7 @@
-import { zero, type Length } from '../length/length.js'
+import { add, subtract, zero, type Length } from '../length/length.js'
 import { customary, type Unit } from '../length/unit.js'
-import type { Cloth, LayoutRequest, Pin } from '../nest/request.js'
+import type { AvoidedPlace, Cloth, LayoutRequest, Pin } from '../nest/request.js'
+import { meets } from '../nest/rooms-around-pins.js'
 import type { Cuts } from '../nest/strip/search.js'
 import type { CuttingGroup } from './group.js'
 import { afterWash } from './shrink.js'
@@ -11,6 +12,8 @@ export interface SheetToUse {
   readonly width: Length
   readonly length: Length
   readonly washed: boolean
+  /** Before it is washed, as its sides are. */
+  readonly avoid?: readonly AvoidedPlace[]
 }
 
 export interface CuttingOptions {
@@ -33,18 +36,23 @@ export const boughtCloth = 'to buy'
 
 /**
  * What is asked of the search for one material. Cloth that will be washed counts as what the wash leaves of it. Pins on
- * cloth that is not there any more, or over an edge by now, are let go. Undefined where there is no cloth at all.
+ * cloth that is not there any more, over an edge by now or over what is to be avoided are let go. Undefined where there
+ * is no cloth at all.
  */
 export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): LayoutRequest | undefined {
   const { cuts, unit, sheets, buyWidth, buySheet, pins, budgetMs } = options
   const { shrinkage } = group
   const cloths: readonly Cloth[] = [
-    ...sheets.map(({ id, width, length, washed }) => ({
-      id,
-      width: afterWash(width, { shrinkage, washed }),
-      length: afterWash(length, { shrinkage, washed }),
-      count: 1,
-    })),
+    ...sheets.map(({ id, width, length, washed, avoid = [] }) => {
+      const washedTo = (side: Length) => afterWash(side, { shrinkage, washed })
+      return {
+        id,
+        width: washedTo(width),
+        length: washedTo(length),
+        count: 1,
+        ...(avoid.length > 0 && { avoid: avoid.map(place => placeAfter(place, washedTo)) }),
+      }
+    }),
     ...(buySheet
       ? [{ id: boughtCloth, width: buySheet.width, length: buySheet.length, count: mostSheets }]
       : []),
@@ -66,7 +74,8 @@ export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): L
         pin !== undefined &&
         (!pin.turned || turn === 'quarter' || turnIfNeeded === 'quarter') &&
         pin.x + wide <= cloth.width &&
-        pin.y + high <= (cloth.length ?? Infinity)
+        pin.y + high <= (cloth.length ?? Infinity) &&
+        !(cloth.avoid ?? []).some(place => meets({ ...pin, width: wide, height: high }, place))
       return {
         id,
         width,
@@ -77,5 +86,16 @@ export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): L
         ...(holds && { pin }),
       }
     }),
+  }
+}
+
+/** A place draws in with the cloth that it is on. */
+function placeAfter({ x, y, width, height }: AvoidedPlace, washedTo: (side: Length) => Length): AvoidedPlace {
+  const [left, top] = [washedTo(x), washedTo(y)]
+  return {
+    x: left,
+    y: top,
+    width: subtract(washedTo(add(x, width)), left),
+    height: subtract(washedTo(add(y, height)), top),
   }
 }

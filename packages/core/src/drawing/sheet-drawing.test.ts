@@ -49,6 +49,20 @@ describe('the picture of a sheet', () => {
     expect(texts).to.deep.equal(['grain, print up', 'outer'])
   })
 
+  it('crosses out what is to be avoided, as far as it lies on the cloth', () => {
+    const avoid = [
+      { x: inches(40), y: inches(2), width: inches(6), height: inches(3) },
+      { x: inches(1), y: inches(30), width: inches(6), height: inches(3) },
+    ]
+    const crossed = lines({ ...sheet, avoid }).filter(({ style }) => style === 'slit')
+    // From 40 to the selvedge at 42, from 2 to 5; what begins behind the end of 20 is not there.
+    expect(crossed.map(({ from, to }) => [...from, ...to].map(toInches))).to.deep.equal([
+      [40, 2, 42, 5],
+      [40, 5, 42, 2],
+    ])
+    expect(lines(sheet).filter(({ style }) => style === 'slit')).to.deep.equal([])
+  })
+
   it('lights the next cut across the part in hand', () => {
     const part = { x: zero, y: inches(2), width: inches(42), height: inches(18) }
     const across = lines({ ...sheet, cut: { part, direction: 'across', at: inches(8) } }).find(

@@ -15,6 +15,8 @@ export interface SheetToDraw {
   readonly labelOf: (placement: Placement) => string
   readonly print: 'none' | 'one-way' | 'two-way'
   readonly leftOvers: readonly Part[]
+  /** What no piece may cover. */
+  readonly avoid?: readonly Part[]
   /** The cut that is made next: a line across the part in hand. */
   readonly cut?: { readonly part: Part; readonly direction: 'across' | 'along'; readonly at: Length }
 }
@@ -35,6 +37,7 @@ export function drawSheet(sheet: SheetToDraw): Drawing {
       ...leftOvers.map(({ x, y, width: wide, height }) =>
         rectangle([x, y], wide, height, { style: 'hidden' }),
       ),
+      ...(sheet.avoid ?? []).flatMap(place => drawAvoided(place, sheet)),
       ...placements.flatMap(placed => drawPlaced(placed, role, sheet.labelOf(placed), margin)),
       ...nextCut(sheet),
     ],
@@ -54,6 +57,18 @@ function grain({ print, length }: SheetToDraw, margin: Length): readonly Mark[] 
   return [
     line([x, length], [x, zero], 'hint', print === 'one-way' ? 'end' : 'both'),
     text([scale(margin, -1.2), scale(length, 1 / 2)], words, { size: 'small', turned: true }),
+  ]
+}
+
+/** Crossed out, as far as it lies on the cloth. */
+function drawAvoided({ x, y, width, height }: Part, sheet: SheetToDraw): readonly Mark[] {
+  const right = shortest(add(x, width), sheet.width)
+  const bottom = shortest(add(y, height), sheet.length)
+  if (right <= x || bottom <= y) return []
+  return [
+    rectangle([x, y], subtract(right, x), subtract(bottom, y), { style: 'slit', fill: 'missing' }),
+    line([x, y], [right, bottom], 'slit'),
+    line([x, bottom], [right, y], 'slit'),
   ]
 }
 

@@ -30,7 +30,7 @@ export function layoutToJson(layout: Layout, { cuts, cloths }: LayoutRequest, un
       length: { ...millimetres(length), text: formatLength(length, unit) },
       bound: millimetres(bound),
     })),
-    leftOvers: findLeftOvers(layout, lengthOf, smallestLeftOver(unit)).map(
+    leftOvers: findLeftOvers(layout, cloths, smallestLeftOver(unit)).map(
       ({ cloth, sheet, x, y, width, height }) => ({
         cloth,
         sheet,
@@ -57,13 +57,21 @@ export function layoutToJson(layout: Layout, { cuts, cloths }: LayoutRequest, un
         frees,
       })),
     }),
-    findings: describeUnplaced(layout.unplaced, length => formatLength(length, unit, { finest: 16 })).map(
-      finding => ({ code: finding.code, severity: 'error', message: finding.message, hint: finding.hint }),
-    ),
+    findings: describeUnplaced(layout.unplaced, {
+      say: length => formatLength(length, unit, { finest: 16 }),
+      avoids: cloths.some(({ avoid = [] }) => avoid.length > 0),
+    }).map(({ code, message, hint }) => ({ code, severity: 'error', message, hint })),
   }
 }
 
 export type LayoutJson = ReturnType<typeof layoutToJson>
+
+interface UnplacedContext {
+  readonly say: (length: Length) => string
+  /** Whether some of the cloth is marked to be avoided. */
+  readonly avoids: boolean
+  readonly names?: LayoutNames
+}
 
 export interface UnplacedWords {
   readonly code: 'piece-too-large' | 'cloth-too-small'
@@ -83,8 +91,7 @@ const byId: LayoutNames = { piece: id => id, cloth: id => id }
 /** What does not go on the cloth, by how much, and what to do about it. */
 export function describeUnplaced(
   unplaced: readonly Unplaced[],
-  say: (length: Length) => string,
-  names: LayoutNames = byId,
+  { say, avoids, names = byId }: UnplacedContext,
 ): readonly UnplacedWords[] {
   const large = unplaced.filter(
     ({ piece, why }, index) =>
@@ -113,7 +120,7 @@ export function describeUnplaced(
             code: 'cloth-too-small' as const,
             pieces: [...new Set(crowded.map(({ piece }) => piece))],
             message: `There is no room for ${listCounts(crowded.map(({ piece }) => names.piece(piece)))}.`,
-            hint: 'Add cloth, allow more remnants, or lay the pieces closer.',
+            hint: `Add cloth, allow more remnants, ${avoids ? 'avoid less of it, ' : ''}or lay the pieces closer.`,
           },
         ]
       : []),
@@ -123,6 +130,8 @@ export function describeUnplaced(
 /** Why what was pinned cannot stay so, and what to do. */
 export function describePinClash(clash: PinClash, names: LayoutNames): string {
   switch (clash.kind) {
+    case 'avoided':
+      return `${names.piece(clash.piece)} is pinned over a place of ${names.cloth(clash.cloth)} that is to be avoided. Move it, or let that place be used.`
     case 'over':
       return `${names.piece(clash.piece)} is pinned over ${names.piece(clash.other)}. Move one of them.`
     case 'not-parted':

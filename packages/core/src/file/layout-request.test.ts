@@ -85,6 +85,31 @@ describe('reading a layout request', () => {
     expect(issuesOf(apart)).to.deep.equal([])
   })
 
+  it('takes places to avoid, and refuses one beyond the edge or under a pin', () => {
+    const stained = (avoid: unknown, more: object = {}) => ({
+      ...piece(more),
+      cloths: [{ id: 'quarter', width: '18 in', length: '21 in', avoid }],
+    })
+    const read = readLayoutRequest(stained([{ x: '1 in', y: 0, width: '2 in', height: '30 in' }]))
+    expect(read.ok && read.value.request.cloths[0]?.avoid).to.deep.equal([
+      { x: inches(1), y: zero, width: inches(2), height: inches(30) },
+    ])
+    expect(issuesOf(stained([{ x: '18 in', y: '22 in', width: '1 in', height: '1 in' }]))).to.deep.equal([
+      'cloths[0].avoid[0].x: “quarter” ends at 18 in; found a place to avoid that begins at 18 in.',
+      'cloths[0].avoid[0].y: “quarter” ends at 21 in; found a place to avoid that begins at 22 in.',
+    ])
+    expect(issuesOf(stained([{ x: '0', y: '0', width: '0', height: '1 in' }]))[0]).to.match(
+      /^cloths\[0\]\.avoid\[0\]\.width: .*too small/,
+    )
+    const pinned = { pin: { cloth: 'quarter', x: '2 in', y: '0' } }
+    const spot = (x: string) => stained([{ x, y: '9 in', width: '1 in', height: '1 in' }], pinned)
+    expect(issuesOf(spot('3 in'))).to.deep.equal([
+      'pieces[0].pin: “outer” is pinned over a place of “quarter” that is to be avoided. Move it, or let that place be used.',
+    ])
+    // 2 in beside the piece: 0 to 1 is free of it
+    expect(issuesOf(spot('1 in'))).to.deep.equal([])
+  })
+
   it('refuses pins that no edge-to-edge cut parts, for the rotary cutter only', () => {
     const pinwheel = (cuts: string) => ({
       cuts,

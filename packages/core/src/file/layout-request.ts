@@ -11,6 +11,7 @@ import {
   type LayoutRequest,
 } from '../nest/request.js'
 import { clashingPins, type PinClash } from '../nest/clashing-pins.js'
+import { avoidedPlacesSchema, checkAvoidedPlaces } from './avoided-place.js'
 import type { Issue } from './issue.js'
 import { describePinClash } from './layout-json.js'
 import { check, type ReadResult } from './check.js'
@@ -34,7 +35,15 @@ export function layoutRequestSchema(unit: Unit) {
     budgetMs: z.number().min(limits.budgetMs.min).max(limits.budgetMs.max).default(500),
     seed: z.int().min(0).max(Number.MAX_SAFE_INTEGER).default(1),
     cloths: z
-      .array(z.strictObject({ id, width: cloth, length: cloth.optional(), count: count(limits.sheets) }))
+      .array(
+        z.strictObject({
+          id,
+          width: cloth,
+          length: cloth.optional(),
+          count: count(limits.sheets),
+          avoid: avoidedPlacesSchema(unit).optional(),
+        }),
+      )
       .min(1)
       .max(limits.sheets),
     pieces: z
@@ -84,7 +93,11 @@ export function readLayoutRequest(input: unknown): ReadResult<ReadLayoutRequest>
     budgetMs,
     seed,
     gap,
-    cloths: cloths.map(({ length, ...cloth }) => ({ ...cloth, ...(length !== undefined && { length }) })),
+    cloths: cloths.map(({ length, avoid, ...cloth }) => ({
+      ...cloth,
+      ...(length !== undefined && { length }),
+      ...(avoid && { avoid }),
+    })),
     pieces: pieces.map(({ pin, ...piece }) => ({ ...piece, ...(pin && { pin }) })),
   }
   const issues = checkRequest(request, unit)
@@ -119,13 +132,16 @@ function checkRequest(request: LayoutRequest, unit: Unit): readonly Issue[] {
     ...(sheets > limits.sheets
       ? [{ path: 'cloths', message: `Expected at most ${limits.sheets} sheets in all, found ${sheets}.` }]
       : []),
+    ...cloths.flatMap(({ id, avoid = [], ...ground }, index) =>
+      checkAvoidedPlaces(avoid, { name: show(id), ...ground }, `cloths[${index}].avoid`, unit),
+    ),
     ...pieces.flatMap((piece, index) => checkPin(piece, cloths, `pieces[${index}].pin`, unit)),
   ]
   return issues.length > 0 ? issues : clashingPins(request).map(clash => sayClash(clash, request))
 }
 
 function sayClash(clash: PinClash, { pieces }: LayoutRequest): Issue {
-  const at = clash.kind === 'over' ? pieces.findIndex(({ id }) => id === clash.piece) : undefined
+  const at = clash.kind === 'not-parted' ? undefined : pieces.findIndex(({ id }) => id === clash.piece)
   return {
     path: at === undefined ? 'pieces' : `pieces[${at}].pin`,
     message: describePinClash(clash, { piece: show, cloth: show }),

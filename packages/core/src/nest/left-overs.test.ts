@@ -10,7 +10,7 @@ describe('what is left of the cloth', () => {
     const asked = request({ cloths: [cloth('quarter', 18, 21)], pieces: [piece('a', 10, 12)] })
     const left = findLeftOvers(
       nest(asked, () => Infinity),
-      () => inches(21),
+      asked.cloths,
       inches(2),
     )
     // Beside 10 × 12 on 18 × 21: above it 18 × 9 = 162 or 10 × 9; beside it 8 × 21 = 168 or 8 × 12. So 8 × 21, then 10 × 9.
@@ -25,7 +25,7 @@ describe('what is left of the cloth', () => {
     expect(
       findLeftOvers(
         nest(asked, () => Infinity),
-        () => inches(21),
+        asked.cloths,
         inches(2),
       ),
     ).to.deep.equal([])
@@ -35,12 +35,13 @@ describe('what is left of the cloth', () => {
     fc.assert(
       fc.property(anyRequest, asked => {
         const layout = nest(asked, () => Infinity)
-        const left = findLeftOvers(
-          layout,
-          id => asked.cloths.find(entry => entry.id === id)?.length,
-          inches(1),
+        const left = findLeftOvers(layout, asked.cloths, inches(1))
+        const avoided = asked.cloths.flatMap(({ id, count, avoid = [] }) =>
+          Array.from({ length: count }, (_, index) => index + 1).flatMap(sheet =>
+            avoid.map(place => ({ ...place, cloth: id, sheet })),
+          ),
         )
-        const boxes = [...left, ...layout.placements]
+        const boxes = [...left, ...layout.placements, ...avoided]
         for (const one of left)
           for (const other of boxes)
             if (one !== other && one.cloth === other.cloth && one.sheet === other.sheet)

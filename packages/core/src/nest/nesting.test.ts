@@ -5,7 +5,7 @@ import { orderCuts } from './cut-order.js'
 import type { Layout } from './layout.js'
 import { nest } from './nest.js'
 import { nesting } from './nesting.js'
-import type { LayoutRequest } from './request.js'
+import type { AvoidedPlace, Cloth, LayoutRequest } from './request.js'
 import { faultsOf } from './testing/check-layout.js'
 import { anyRequest, cloth, piece, request } from './testing/requests.js'
 
@@ -102,6 +102,70 @@ describe('laying pieces on cloth', () => {
       lay({ cloths: [cloth('narrow', 5)], pieces: [piece('a', 4, 10), piece('b', 10, 1, { turn })] })
     expect(lengthOn(asked('quarter'), 'narrow')).to.equal(10)
     expect(asked('half').unplaced.map(({ piece: id, why }) => [id, why])).to.deep.equal([['b', 'too-large']])
+  })
+
+  it('lies on nothing that is to be avoided, and needs no room to it', () => {
+    const place = (x: number, y: number, width: number, height: number) => ({
+      x: inches(x),
+      y: inches(y),
+      width: inches(width),
+      height: inches(height),
+    })
+    const avoiding = (bare: Cloth, ...avoid: readonly AvoidedPlace[]) => ({ ...bare, avoid })
+    // 5 in right across come first: 5 + 10 = 15 are used.
+    const across = lay({
+      cloths: [avoiding(cloth('yardage', 42), place(0, 0, 42, 5))],
+      pieces: [piece('outer', 20, 10)],
+    })
+    expect(lengthOn(across, 'yardage')).to.equal(15)
+    // 10 + 1 + 10 = 21 across: one on each side of the seam, though ¼ in belongs between pieces.
+    for (const cuts of ['scissors', 'rotary'] as const) {
+      const beside = lay({
+        cuts,
+        gap: inches(1 / 4),
+        cloths: [avoiding(cloth('yardage', 21), place(10, 0, 1, 400))],
+        pieces: [piece('outer', 10, 10, { count: 2 })],
+      })
+      expect(lengthOn(beside, 'yardage')).to.equal(10)
+    }
+    // 4 in stay on each side of the stain: 4 × 10 has room, 5 × 5 has none.
+    const square = avoiding(cloth('square', 10, 10), place(4, 4, 2, 2))
+    expect(lay({ cloths: [square], pieces: [piece('strip', 4, 10)] }).unplaced).to.deep.equal([])
+    expect(lay({ cloths: [square], pieces: [piece('pocket', 5, 5)] }).unplaced).to.deep.equal([
+      { piece: 'pocket', copy: 1, why: 'no-room' },
+    ])
+    // Nothing is left of it at all.
+    const ruined = avoiding(cloth('square', 10, 10), place(0, 0, 10, 10))
+    expect(lay({ cloths: [ruined], pieces: [piece('tab', 1, 1)] }).unplaced).to.have.length(1)
+  })
+
+  it('stays right with twenty places to avoid on each of five cloths', () => {
+    const spots = (seed: number): readonly AvoidedPlace[] =>
+      Array.from({ length: 20 }, (_, at) => ({
+        x: inches((7 * at + 3 * seed) % 40),
+        y: inches((11 * at + 5 * seed) % 58),
+        width: inches(1 + (at % 3)),
+        height: inches(1 + (at % 2)),
+      }))
+    for (const cuts of ['scissors', 'rotary'] as const) {
+      const asked = request({
+        cuts,
+        gap: inches(1 / 4),
+        cloths: [1, 2, 3, 4, 5].map(seed => ({ ...cloth(`cloth ${seed}`, 42, 60), avoid: spots(seed) })),
+        pieces: [
+          piece('outer', 17, 11, { count: 2 }),
+          piece('flap', 7, 11, { count: 6, turn: 'quarter' }),
+          piece('pocket', 5, 6, { count: 12, turn: 'half' }),
+        ],
+      })
+      let layouts = 0
+      for (const layout of nesting(asked)) {
+        if (!layout) continue
+        expect(faultsOf(layout, asked)).to.deep.equal([])
+        if ((layouts += 1) === 20) break
+      }
+      expect(layouts).to.be.at.least(1)
+    }
   })
 
   it('flows round what is pinned', () => {

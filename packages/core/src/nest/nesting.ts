@@ -3,7 +3,8 @@ import { createRandom } from '../fit/simulation/random.js'
 import type { Layout } from './layout.js'
 import { layoutOf, placesOf, usedLength, type Places } from './places.js'
 import type { LayoutRequest } from './request.js'
-import { endOfPins, lowerOf, mostRoomsOn, roomsOnAll, rowOf } from './sheet-rooms.js'
+import { partings, type Parting } from './rooms-around-pins.js'
+import { endOfObstacles, endOfPins, lowerOf, mostRoomsOn, roomsOnAll, rowOf } from './sheet-rooms.js'
 import { createLaid, type Kit, type Laid } from './strip/kit.js'
 import { areaOfRooms, inARow, type RoomsWithin } from './strip/rooms.js'
 import { createSearches, findWithin, shorten, type Searches } from './strip/search.js'
@@ -18,11 +19,71 @@ import { prepareTask, type Sheet, type Task } from './task.js'
  * laid and the rest is `unplaced`.
  */
 export function* nesting(request: LayoutRequest): Generator<Layout | undefined, void> {
-  yield* search(turnedAsNeeded(request))
+  const { asked, parting } = bestWay(request)
+  yield* search(asked, parting)
 }
 
-function* search(request: LayoutRequest): Generator<Layout | undefined, void> {
-  const task = prepareTask(request)
+interface Way {
+  readonly asked: LayoutRequest
+  readonly parting: Parting
+}
+
+/**
+ * Which way a first layout lays the most, and of those takes the least cloth: what would rather not be turned is turned
+ * only where it must, and sheets with something in the way are parted in that way of several.
+ */
+function bestWay(request: LayoutRequest): Way {
+  const ways = (asked: LayoutRequest) =>
+    (isInTheWay(asked) ? partings : (['largest'] as const)).map((parting): Way => ({ asked, parting }))
+  const isTurning = request.pieces.some(({ turnIfNeeded }) => turnIfNeeded !== undefined)
+  const [only, ...others] = ways(request)
+  if (only && others.length === 0 && !isTurning) return only
+  const straight = bestOf(ways(request))
+  if (!isTurning || straight.left === 0) return straight.way
+  const turned = bestOf(ways(turnedAsNeeded(request)))
+  return turned.left < straight.left ? turned.way : straight.way
+}
+
+function isInTheWay({ cloths, pieces }: LayoutRequest): boolean {
+  return cloths.some(({ avoid = [] }) => avoid.length > 0) || pieces.some(({ pin }) => pin !== undefined)
+}
+
+interface Tried {
+  readonly way: Way
+  /** How many pieces had no room. */
+  readonly left: number
+  /** Area of cloth that was begun, in square ticks. */
+  readonly used: number
+}
+
+function bestOf(ways: readonly Way[]): Tried {
+  const [best] = ways.map(tryWay).toSorted((one, other) => one.left - other.left || one.used - other.used)
+  if (!best) throw new Error('A layout was asked for in no way')
+  return best
+}
+
+function tryWay(way: Way): Tried {
+  const first = firstLayout(way)
+  if (!first) return { way, left: way.asked.pieces.length, used: Infinity }
+  const used = first.used.reduce((sum, { width, length }) => sum + width * length, 0)
+  return { way, left: first.unplaced.length, used }
+}
+
+function firstLayout({ asked, parting }: Way): Layout | undefined {
+  for (const found of search(asked, parting)) if (found) return found
+  return undefined
+}
+
+function turnedAsNeeded(request: LayoutRequest): LayoutRequest {
+  const pieces = request.pieces.map(({ turn, turnIfNeeded, ...piece }) => ({
+    ...piece,
+    turn: turnIfNeeded ?? turn,
+  }))
+  return { ...request, pieces }
+}
+
+function* search(request: LayoutRequest, parting: Parting): Generator<Layout | undefined, void> {
+  const task = prepareTask(request, parting)
   const { sheets, kit } = task
   if (kit.count === 0) {
     yield layoutOf(task, [])
@@ -35,25 +96,6 @@ function* search(request: LayoutRequest): Generator<Layout | undefined, void> {
   const enough = yield* layOnCut(task, cut, random, endless.length === 0)
   if (enough) return
   if (endless.length > 0) yield* layOnEndless(task, cut, endless, random)
-}
-
-/** What would rather not be turned is turned only where a first layout cannot lay as much without. */
-function turnedAsNeeded(request: LayoutRequest): LayoutRequest {
-  if (request.pieces.every(({ turnIfNeeded }) => turnIfNeeded === undefined)) return request
-  const left = leftOf(request)
-  if (left === 0) return request
-  const pieces = request.pieces.map(({ turn, turnIfNeeded, ...piece }) => ({
-    ...piece,
-    turn: turnIfNeeded ?? turn,
-  }))
-  const turned = { ...request, pieces }
-  return leftOf(turned) < left ? turned : request
-}
-
-/** How many a first layout has no room for. */
-function leftOf(request: LayoutRequest): number {
-  for (const found of search(request)) if (found) return found.unplaced.length
-  return request.pieces.length
 }
 
 /** Whatever is found first, so that there is something to show however soon the search is stopped. */
@@ -205,7 +247,7 @@ function tallestOf({ count, widths, heights, turnable }: Kit): number {
 
 /** All pieces one above the other, and what is pinned. */
 function longEnough({ kit }: Task, open: Sheet): number {
-  let height = endOfPins(open)
+  let height = endOfObstacles(open)
   for (let item = 0; item < kit.count; item += 1)
     height += Math.max(kit.heights[item] as number, kit.turnable[item] ? (kit.widths[item] as number) : 0)
   return height

@@ -22,6 +22,16 @@ export interface Cloth {
   readonly width: Length
   readonly length?: Length
   readonly count: number
+  /** Places that no piece may cover, alike on all sheets: a stain, a worn part, a seam. */
+  readonly avoid?: readonly AvoidedPlace[]
+}
+
+/** Measured from the beginning of the cloth and its left selvedge; pieces may touch it. */
+export interface AvoidedPlace {
+  readonly x: Length
+  readonly y: Length
+  readonly width: Length
+  readonly height: Length
 }
 
 /** The height of a piece runs along the cloth unless it is turned by a quarter. */
@@ -54,5 +64,6 @@ export const layoutLimits = {
   gapMm: { min: 0, max: 100 },
   pieces: 2000,
   sheets: 500,
+  avoided: 100,
   budgetMs: { min: 1, max: 60_000 },
 } as const

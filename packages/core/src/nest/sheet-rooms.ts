@@ -4,10 +4,15 @@ import { areaOfRooms, inARow, type RoomOnSheet, type RoomsWithin } from './strip
 import type { Sheet, Task } from './task.js'
 
 /** The rooms of a sheet, up to a length, that are not pinned down. */
-export function roomsOn({ request }: Task, sheet: Sheet, height = sheet.length ?? 0): readonly RoomOnSheet[] {
+export function roomsOn(
+  { request, parting }: Task,
+  sheet: Sheet,
+  height = sheet.length ?? 0,
+): readonly RoomOnSheet[] {
   const ground = { x: 0, y: 0, width: sheet.width, height }
-  const parted = roomsByCuts(ground, sheet.pins)
-  const rooms = parted ?? (request.cuts === 'scissors' ? roomsByStrips(ground, sheet.pins) : [])
+  const { pins, avoided } = sheet
+  const parted = roomsByCuts(ground, { pins, avoided, parting })
+  const rooms = parted ?? (request.cuts === 'scissors' ? roomsByStrips(ground, [...pins, ...avoided]) : [])
   return rooms.map(({ x, y, width, height: high }) => ({
     width,
     height: high,
@@ -22,9 +27,12 @@ export function roomsOnAll(task: Task, sheets: readonly Sheet[]): readonly RoomO
   return sheets.flatMap(sheet => roomsOn(task, sheet))
 }
 
-/** There are never more rooms than that around the pins. */
+/** There are never more rooms than that around the pins; cuts that go through avoided places make more of them. */
 export function mostRoomsOn(sheets: readonly Sheet[]): number {
-  return sheets.reduce((sum, { pins: { length } }) => sum + (2 * length + 1) * (length + 1), 0)
+  return sheets.reduce((sum, { pins, avoided }) => {
+    const inTheWay = pins.length + avoided.length
+    return sum + (2 * inTheWay + 1) * ((avoided.length > 0 ? 2 : 1) * inTheWay + 1)
+  }, 0)
 }
 
 /** Whole sheets, and one that is used up to a limit. */
@@ -36,6 +44,11 @@ export function rowOf(task: Task, fixed: readonly Sheet[], open: Sheet): RoomsWi
 /** How far along the sheet its pins reach. */
 export function endOfPins({ pins }: Sheet): number {
   return Math.max(0, ...pins.map(({ y, height }) => y + height))
+}
+
+/** From there on a sheet is free from edge to edge. */
+export function endOfObstacles({ pins, avoided }: Sheet): number {
+  return Math.max(0, ...[...pins, ...avoided].map(({ y, height }) => y + height))
 }
 
 /** What of the open sheet is needed at least. */

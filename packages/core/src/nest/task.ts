@@ -1,7 +1,7 @@
 import { endless, longest, subtract, zero, type Length } from '../length/length.js'
 import type { Unplaced } from './layout.js'
-import type { Cloth, LayoutPiece, LayoutRequest } from './request.js'
-import type { Rectangle } from './rooms-around-pins.js'
+import type { AvoidedPlace, Cloth, LayoutPiece, LayoutRequest } from './request.js'
+import type { Parting, Rectangle } from './rooms-around-pins.js'
 import { createKit, type Kit } from './strip/kit.js'
 
 /** A layout request made ready for searching: whole units, the gap added to every piece and every sheet. */
@@ -14,6 +14,8 @@ export interface Task {
   readonly items: readonly Copy[]
   readonly sheets: readonly Sheet[]
   readonly tooLarge: readonly Unplaced[]
+  /** How sheets are parted round what is pinned or avoided. */
+  readonly parting: Parting
 }
 
 export interface Copy {
@@ -31,6 +33,8 @@ export interface Sheet {
   /** Undefined for a cloth without end. */
   readonly length: number | undefined
   readonly pins: readonly PinnedCopy[]
+  /** What is to be avoided, as rooms see it: a piece with its gap may reach so far into it. */
+  readonly avoided: readonly Rectangle[]
 }
 
 export interface PinnedCopy extends Rectangle {
@@ -38,7 +42,7 @@ export interface PinnedCopy extends Rectangle {
   readonly turned: boolean
 }
 
-export function prepareTask(request: LayoutRequest): Task {
+export function prepareTask(request: LayoutRequest, parting: Parting = 'largest'): Task {
   const { pieces, cloths, gap } = request
   const unit = unitOf(request)
   const copies = pieces.flatMap(piece =>
@@ -48,6 +52,7 @@ export function prepareTask(request: LayoutRequest): Task {
   const items = free.filter(({ piece }) => cloths.some(cloth => goesOn(piece, cloth)))
   return {
     request,
+    parting,
     unit,
     items,
     kit: createKit(
@@ -81,6 +86,7 @@ function sheetsOf(
     number: index + 1,
     width: Math.floor((cloth.width + gap) / unit),
     length: cloth.length === undefined ? undefined : Math.floor((cloth.length + gap) / unit),
+    avoided: (cloth.avoid ?? []).map(place => avoidedBy(place, gap, unit)),
     pins: pieces.flatMap(piece => {
       const { pin } = piece
       if (pin?.cloth !== cloth.id || pin.sheet !== index + 1) return []
@@ -99,13 +105,28 @@ function sheetsOf(
   }))
 }
 
-function unitOf({ pieces, gap }: LayoutRequest): number {
+/**
+ * No room is wanted between a piece and what is avoided, but pieces here carry their gap behind them: so the place begins
+ * a gap later. One narrower than the gap keeps a unit, so that something of it is left to go round.
+ */
+function avoidedBy({ x, y, width, height }: AvoidedPlace, gap: Length, unit: number): Rectangle {
+  const [endX, endY] = [Math.ceil((x + width) / unit), Math.ceil((y + height) / unit)]
+  const fromX = Math.min(Math.floor((x + gap) / unit), endX - 1)
+  const fromY = Math.min(Math.floor((y + gap) / unit), endY - 1)
+  return { x: fromX, y: fromY, width: endX - fromX, height: endY - fromY }
+}
+
+function unitOf({ pieces, gap, cloths }: LayoutRequest): number {
   const lengths = pieces.flatMap(({ width, height, pin }) => [
     width + gap,
     height + gap,
     ...(pin ? [pin.x, pin.y] : []),
   ])
-  return lengths.reduce(greatestCommon, 0) || 1
+  // Where a place ends a room begins: exactly there.
+  const begins = cloths.flatMap(({ avoid = [] }) =>
+    avoid.flatMap(({ x, y, width, height }) => [x + width, y + height]),
+  )
+  return [...lengths, ...begins].reduce(greatestCommon, 0) || 1
 }
 
 function greatestCommon(one: number, other: number): number {

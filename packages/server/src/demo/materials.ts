@@ -31,7 +31,13 @@ export const demoMaterials: readonly DemoMaterial[] = [
     { thickness: '0.45 mm', stretchAcross: 2, shrinkage: 5, frays: 'much' },
     { price: 26, width: '56', weave: 'twill' },
     [
-      piece('garment', '22', '25', 'back of an old shirt, darts at the foot'),
+      {
+        ...piece('garment', '22', '25', 'back of an old shirt, darts at the foot'),
+        avoid: [
+          { x: '5', y: '20', width: '1', height: '5' },
+          { x: '16', y: '20', width: '1', height: '5' },
+        ],
+      },
       piece('garment', '13', '17', 'sleeve'),
     ],
   ),
@@ -118,11 +124,11 @@ function notion(
 }
 
 function piece(source: StashPieceBody['source'], width: string, length: string, note = ''): StashPieceBody {
-  return { source, width, length, count: 1, note }
+  return { source, width, length, count: 1, note, avoid: [] }
 }
 
 function reel(length: string | null, count = 1): StashPieceBody {
-  return { source: 'notion', width: null, length, count, note: '' }
+  return { source: 'notion', width: null, length, count, note: '', avoid: [] }
 }
 
 function inside(

@@ -225,6 +225,15 @@ export const api = createApi({
       query: ({ materialId, body }) => ({ url: `/materials/${materialId}/pieces`, method: 'POST', body }),
       invalidatesTags: ['Stash', 'History'],
     }),
+    changeStashPiece: build.mutation<StashPieceRow, StashPieceRow>({
+      query: ({ id, version, source, width, length, count, note, avoid }) => ({
+        url: `/stash/pieces/${id}`,
+        method: 'PUT',
+        headers: basedOn(version),
+        body: { source, width, length, count, note, avoid },
+      }),
+      invalidatesTags: ['Stash', 'History'],
+    }),
     removeStashPiece: build.mutation<StashPieceRow, Deleted>({
       query: ({ id, version }) => ({
         url: `/stash/pieces/${id}`,
@@ -318,6 +327,7 @@ export const {
   useHistoryInfiniteQuery,
   useStashPiecesQuery,
   useAddStashPieceMutation,
+  useChangeStashPieceMutation,
   useRemoveStashPieceMutation,
   useRestoreStashPieceMutation,
   useReservePiecesMutation,

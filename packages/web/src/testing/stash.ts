@@ -33,6 +33,7 @@ export function stashPiece(
     length: '21',
     count: 1,
     note: '',
+    avoid: [],
     state: 'free',
     coverId: null,
     ...changes,

@@ -7,6 +7,7 @@ export function faultsOf(layout: Layout, request: LayoutRequest): readonly strin
     ...faultsOfCounts(layout, request),
     ...faultsOfPlaces(layout, request),
     ...faultsOfNeighbours(layout, request),
+    ...faultsOfAvoided(layout, request),
     ...faultsOfLengths(layout),
   ]
 }
@@ -53,6 +54,20 @@ function faultsOfNeighbours({ placements }: Layout, { gap }: LayoutRequest): rea
           other.y < one.y + one.height + gap,
       )
       .map(other => `${one.piece} #${one.copy} and ${other.piece} #${other.copy} come too close`),
+  )
+}
+
+function faultsOfAvoided({ placements }: Layout, { cloths }: LayoutRequest): readonly string[] {
+  return placements.flatMap(({ piece, copy, cloth, x, y, width, height }) =>
+    (cloths.find(({ id }) => id === cloth)?.avoid ?? [])
+      .filter(
+        place =>
+          x < place.x + place.width &&
+          place.x < x + width &&
+          y < place.y + place.height &&
+          place.y < y + height,
+      )
+      .map(place => `${piece} #${copy} lies over what is to be avoided at ${place.x}, ${place.y}`),
   )
 }
 

@@ -8,7 +8,7 @@ import {
   type StashPieceRow,
   type Unit,
 } from '@snowdrift/core'
-import { Trash2 } from 'lucide-react'
+import { CircleSlash, Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { useAddStashPieceMutation, useRemoveStashPieceMutation } from '../../api/api'
 import { describeError } from '../../api/describe-error'
@@ -21,6 +21,7 @@ import { Fractions } from '../../parts/Fractions'
 import { Field, controlLook } from '../../parts/Field'
 import { LengthField } from '../../parts/LengthField'
 import { SelectField } from '../../parts/SelectField'
+import { AvoidedPlaces } from './AvoidedPlaces'
 import { sayStashPiece } from '../workspace/layout/sources'
 
 const sourceWords: Readonly<Record<PieceSource, string>> = {
@@ -45,6 +46,8 @@ interface PiecesProps {
 export function Pieces({ row, pieces, unit }: PiecesProps) {
   const [remove, { error }] = useRemoveStashPieceMutation()
   const dispatch = useAppDispatch()
+  const [marked, setMarked] = useState<string>()
+  const toMark = pieces.find(({ id }) => id === marked)
   const takeOut = async (piece: StashPieceRow) => {
     const answer = await remove({ id: piece.id, version: piece.version })
     if (!answer.error) dispatch(deleted({ kind: 'piece', id: piece.id, name: sayAny(piece, row.unit, unit) }))
@@ -59,7 +62,20 @@ export function Pieces({ row, pieces, unit }: PiecesProps) {
             <span className="flex-1">
               <Fractions text={sayAny(piece, row.unit, unit)} />
               {piece.state === 'reserved' && <span className="text-sm text-soft"> – kept for a cover</span>}
+              {piece.avoid.length > 0 && (
+                <span className="text-sm text-soft">
+                  {' '}
+                  – {piece.avoid.length} {piece.avoid.length === 1 ? 'place' : 'places'} to avoid
+                </span>
+              )}
             </span>
+            {piece.source !== 'notion' && (
+              <IconButton
+                icon={CircleSlash}
+                label={`Mark what to avoid on ${sayAny(piece, row.unit, unit)}`}
+                onClick={() => setMarked(piece.id)}
+              />
+            )}
             <IconButton
               icon={Trash2}
               label={`Take out ${sayAny(piece, row.unit, unit)}`}
@@ -72,6 +88,15 @@ export function Pieces({ row, pieces, unit }: PiecesProps) {
         <p role="alert" className="text-bad">
           {describeError(error)}
         </p>
+      )}
+      {toMark && (
+        <AvoidedPlaces
+          key={toMark.id}
+          piece={toMark}
+          row={row}
+          unit={unit}
+          onClose={() => setMarked(undefined)}
+        />
       )}
       <NewPiece row={row} unit={unit} />
     </section>
@@ -95,7 +120,7 @@ function NewPiece({ row, unit }: { readonly row: MaterialRow; readonly unit: Uni
   const [count, setCount] = useState<number>()
   const [note, setNote] = useState('')
   const take = async () => {
-    const body = { source, width: width ?? null, length: length ?? null, count: count ?? 1, note }
+    const body = { source, width: width ?? null, length: length ?? null, count: count ?? 1, note, avoid: [] }
     const added = await add({ materialId: row.id, body })
     if (added.error) return
     setWidth(undefined)

@@ -119,19 +119,21 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
       {checkTurnedCard(group, layout).map(finding => (
         <FindingNote key={finding.about} finding={finding} unit={unit} />
       ))}
-      {describeUnplaced(layout.unplaced, sayProperly(unit), namesIn(job, unit)).map(
-        ({ code, message, hint }) => (
-          <div key={message} className="flex gap-2 border-l-3 border-bad py-1 pl-3" data-finding={code}>
-            <OctagonAlert className="mt-1 size-4 shrink-0 text-bad" aria-label="Cannot be made" />
-            <div>
-              <p className="font-medium">
-                <Fractions text={capital(message)} />
-              </p>
-              <p className="text-sm text-soft">{hint}</p>
-            </div>
+      {describeUnplaced(layout.unplaced, {
+        say: sayProperly(unit),
+        avoids: request.cloths.some(({ avoid = [] }) => avoid.length > 0),
+        names: namesIn(job, unit),
+      }).map(({ code, message, hint }) => (
+        <div key={message} className="flex gap-2 border-l-3 border-bad py-1 pl-3" data-finding={code}>
+          <OctagonAlert className="mt-1 size-4 shrink-0 text-bad" aria-label="Cannot be made" />
+          <div>
+            <p className="font-medium">
+              <Fractions text={capital(message)} />
+            </p>
+            <p className="text-sm text-soft">{hint}</p>
           </div>
-        ),
-      )}
+        </div>
+      ))}
       {refused && (
         <p role="alert" className="text-bad">
           {refused}

@@ -25,7 +25,7 @@ export function isLayoutOf({ placements }: Layout, { pieces, cloths }: LayoutReq
 export function followLayout(layout: Layout, { cloths, cuts }: LayoutRequest, unit: Unit) {
   const lengthOf = (id: string) => cloths.find(cloth => cloth.id === id)?.length
   const order: readonly CutStep[] = cuts === 'rotary' ? (orderCuts(layout, lengthOf) ?? []) : []
-  return { order, leftOvers: findLeftOvers(layout, lengthOf, smallestLeftOver(unit)) }
+  return { order, leftOvers: findLeftOvers(layout, cloths, smallestLeftOver(unit)) }
 }
 
 interface SheetOf {
@@ -42,12 +42,14 @@ export function drawSheetOf(sheet: UsedSheet, { job, layout, leftOvers, unit, cu
   const { group, request } = job
   const isHere = (on: Pick<UsedSheet, 'cloth' | 'sheet'>) =>
     on.cloth === sheet.cloth && on.sheet === sheet.sheet
+  const cloth = request?.cloths.find(({ id }) => id === sheet.cloth)
   const labels = new Map(group.pieces.map(({ id, label }) => [id, label]))
   return drawSheet({
     name: nameSheet(job, sheet, unit),
     role: group.role,
     width: sheet.width,
-    length: request?.cloths.find(({ id }) => id === sheet.cloth)?.length ?? sheet.length,
+    length: cloth?.length ?? sheet.length,
+    avoid: cloth?.avoid ?? [],
     placements: layout.placements.filter(isHere),
     labelOf: ({ piece }) => labels.get(piece) ?? piece,
     print: group.print,

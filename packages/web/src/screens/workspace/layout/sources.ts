@@ -1,4 +1,5 @@
 import {
+  avoidedOnStashPiece,
   formatLength,
   mm,
   sizeOfStashPiece,
@@ -52,7 +53,9 @@ export function sourceOf(
     settings,
     sheets: chosen.flatMap(piece => {
       const size = material && sizeOfStashPiece(piece, material.unit)
-      return size ? [{ id: piece.id, ...size, washed: material.material.washed ?? false }] : []
+      if (!size) return []
+      const avoid = avoidedOnStashPiece(piece, material.unit)
+      return [{ id: piece.id, ...size, avoid, washed: material.material.washed ?? false }]
     }),
   }
 }
