@@ -1,6 +1,7 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { addressOf, press, pressAt, see } from './testing/hands.js'
+import { addressOf, choose, fill, find, press, pressAt, see } from './testing/hands.js'
+import { paintedRow, pixelsApart } from './testing/pixels.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -11,11 +12,13 @@ describe('the maker’s own cloth', function () {
   let site: Site
   let page: Page
   let atlas = ''
+  let ledger = ''
   useSite(async opened => {
     site = opened
     page = await site.visit('/')
     await see(page, 'Star atlas, padded')
     atlas = await addressOf(page, 'Star atlas, padded')
+    ledger = await addressOf(page, 'Hut ledger, with ties')
   })
 
   const canvas = '[data-material="Night-sky canvas"]'
@@ -81,5 +84,104 @@ describe('the maker’s own cloth', function () {
         inches(place.y) + inches(place.height) <= top + 0.05
       expect(beside, `${left}, ${top}`).to.equal(true)
     }
+  })
+
+  const green = '[data-material="Spruce-green cotton"]'
+  const strip = '[data-picture="strip"] path[data-shows="outer"]'
+  const openStrip = async () => {
+    await page.goto(`${site.address()}${ledger}/pieces`)
+    return page.waitForSelector(strip)
+  }
+  /** The repeat of what is painted on the back of the cover, in millimetres of the cover itself. */
+  const paintedRepeatMm = async () => {
+    const panel = await openStrip()
+    if (!panel) throw new Error('The cover is not drawn')
+    await page.waitForNetworkIdle({ idleTime: 300 })
+    const pixelsPerMm = await panel.evaluate(element => (element).getScreenCTM()?.a ?? NaN)
+    const { pixels, stripes } = pixelsApart(
+      await paintedRow(page, panel, { from: 0.06, to: 0.94, down: 0.7 }),
+    )
+    expect(stripes).to.be.at.least(4)
+    return pixels / pixelsPerMm
+  }
+
+  it('is drawn at true scale: a printed stripe comes again as its repeat says', async () => {
+    await page.goto(`${site.address()}/stash`)
+    await pressAt(page, `${green} button`)
+    await choose(page, 'Swatch', 'stripes')
+    await fill(page, 'Repeat', '20 mm')
+    await page.keyboard.press('Tab')
+    await see(page, /^Saved$/, `${green} [aria-label="Saving of the material"]`)
+    expect(await paintedRepeatMm()).to.be.closeTo(20, 0.2)
+  })
+
+  it('is a photograph with a scale from two marks, moved by the keys too', async () => {
+    await page.goto(`${site.address()}/stash`)
+    await pressAt(page, `${green} button`)
+    // 800 px wide, a stripe every 40 px.
+    const field = await page.waitForSelector(`${green} input[accept^="image"]`)
+    await field?.evaluate(async element => {
+      const canvas = new OffscreenCanvas(800, 600)
+      const pen = canvas.getContext('2d')
+      if (!pen) throw new Error('No canvas')
+      pen.fillStyle = '#2b4a8c'
+      pen.fillRect(0, 0, 800, 600)
+      pen.fillStyle = '#d8a24a'
+      for (let x = 10; x < 800; x += 40) pen.fillRect(x, 0, 20, 600)
+      const file = new File([await canvas.convertToBlob()], 'cloth.png', { type: 'image/png' })
+      const files = new DataTransfer()
+      files.items.add(file)
+      ;(element).files = files.files
+      element.dispatchEvent(new Event('change', { bubbles: true }))
+    })
+    await pressAt(page, `${green} button::-p-text(Give the picture a scale)`)
+    const second = await find(page, 'Second mark')
+    await second.focus()
+    // From 0.75 to 0.25, where the first stands: 10 × 0.05.
+    await page.keyboard.down('Shift')
+    for (let step = 0; step < 10; step++) await page.keyboard.press('ArrowLeft')
+    await page.keyboard.up('Shift')
+    await fill(page, 'The marks are apart', '10 in')
+    await see(page, 'The two marks stand on one spot', '[data-modal]')
+    await page.waitForSelector('[data-modal] button[disabled]::-p-text(Keep)')
+    await second.focus()
+    await page.keyboard.down('Shift')
+    for (let step = 0; step < 10; step++) await page.keyboard.press('ArrowRight')
+    await page.keyboard.up('Shift')
+    await see(page, 'As drawings will show it', '[data-modal]')
+    await pressAt(page, '[data-modal] button::-p-text(Keep)')
+    await see(page, /^Saved$/, `${green} [aria-label="Saving of the material"]`)
+    // Half of 800 px are 10 in: 40 px are 1 in, 25.4 mm.
+    expect(await paintedRepeatMm()).to.be.closeTo(25.4, 0.25)
+  })
+
+  it('gives way to lines where they are wanted, here and on paper', async () => {
+    const panel = await openStrip()
+    const fillNow = () => panel?.evaluate(element => getComputedStyle(element).fill)
+    expect(await fillNow()).to.contain('url(')
+    await page.emulateMediaType('print')
+    expect(await fillNow()).to.equal('rgb(255, 255, 255)')
+    await page.emulateMediaType('screen')
+    await press(page, 'Lines')
+    await page.waitForFunction(
+      (where: string) =>
+        !getComputedStyle(document.querySelector(where) ?? document.body).fill.includes('url('),
+      {},
+      strip,
+    )
+    await page.reload()
+    await page.waitForSelector(strip)
+    expect(await page.$$('[data-picture="strip"] pattern')).to.have.length(0)
+    await press(page, 'Cloth')
+    await page.waitForSelector('[data-picture="strip"] pattern')
+    await page.goto(`${site.address()}${ledger}/cutting-list`)
+    await press(page, 'Print the cloth')
+    await page.emulateMediaType('print')
+    const printed = await page.$eval(
+      'article path[data-shows="outer"]',
+      element => getComputedStyle(element).fill,
+    )
+    expect(printed).to.contain('url(')
+    await page.emulateMediaType('screen')
   })
 })

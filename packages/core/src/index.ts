@@ -56,6 +56,7 @@ export {
   type PieceSource,
   type StashEventKind,
   type StashEventRow,
+  scaledPhotoOf,
   type TypedPlace,
   type StashPieceBody,
   type StashPieceRow,
@@ -74,7 +75,16 @@ export {
   type PaperName,
 } from './api/exports.js'
 export { checkLeftOvers, readCutBody, readTakeBody, type CutBody, type TakeBody } from './api/take.js'
-export type { Drawing, LineMark, LineStyle, Mark, PathMark, Point, TextMark } from './drawing/drawing.js'
+export type {
+  Drawing,
+  Fill,
+  LineMark,
+  LineStyle,
+  Mark,
+  PathMark,
+  Point,
+  TextMark,
+} from './drawing/drawing.js'
 export { closedFront, type ClosedFront } from './drawing/closed-front.js'
 export { drawEndOn } from './drawing/end-on-drawing.js'
 export { drawJoining, hasSides } from './drawing/joining-drawing.js'
@@ -351,7 +361,7 @@ export { sayWhyUnplaced, scheduleToJson } from './file/schedule-json.js'
 export { formatMoment, parseMoment, type ReadMoment } from './file/moment.js'
 export { schedule, schedules, type Schedule, type ScheduledItem } from './make/schedule/schedule.js'
 export type { Moment, ScheduleRequest, WorkSession, WorkToDo } from './make/schedule/request.js'
-export { clothOf } from './material/cut-from.js'
+export { alike, clothOf } from './material/cut-from.js'
 export {
   drawTechnique,
   techniques,
@@ -373,3 +383,10 @@ export {
   type ReadingGrade,
   type SideQuestion,
 } from './make/practice.js'
+export {
+  nearestMarks,
+  scalePhoto,
+  type PhotoCrop,
+  type PhotoPoint,
+  type ScaledPhoto,
+} from './material/photo-scale.js'

@@ -320,7 +320,7 @@ describe('the stash', function () {
     expect((await put(photo)).status).to.equal(200)
     const picture = await app().requestBytes('GET', `/api/materials/${material}/picture`)
     const { width, height, format } = await sharp(picture.bytes).metadata()
-    expect({ width, height, format }).to.deep.equal({ width: 320, height: 320, format: 'webp' })
+    expect({ width, height, format }).to.deep.equal({ width: 800, height: 533, format: 'webp' })
     expect((await app().request('GET', `/api/materials/${material}`)).body).to.include({
       picture: 1,
       version: 2,

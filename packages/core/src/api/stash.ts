@@ -8,6 +8,7 @@ import { asTyped } from './as-typed.js'
 import { bodyReaderIn, ourColumn, rowSchema, typedColumn, type BodyOf, type RowOf } from './columns.js'
 import { onceFor } from './once-for.js'
 import type { Unit } from '../length/unit.js'
+import { scalePhoto, type ScaledPhoto } from '../material/photo-scale.js'
 import type { AvoidedPlace } from '../nest/request.js'
 import { stashNotionKinds } from '../piece/notion.js'
 
@@ -16,6 +17,42 @@ export const weaves = ['plain', 'twill', 'stripes', 'checks', 'dots', 'sprigs', 
 export type Weave = (typeof weaves)[number]
 
 export const anyLength = (unit: Unit) => lengthInput(unit, { min: mm(1), max: mm(100_000) })
+
+const share = z.number().min(0).max(0.95)
+const mark = z.tuple([z.number().min(0).max(1), z.number().min(0).max(10)])
+
+/** Two marks on the picture and how far apart they are on the cloth; how it is turned and cropped. */
+function photoSchema(unit: Unit) {
+  return z
+    .strictObject({
+      /** The picture that was marked: another one has lost its scale. */
+      picture: z.int().min(1),
+      /** Height of the picture over its width. */
+      ratio: z.number().min(0.1).max(10),
+      /** Shares of its width, both ways. */
+      marks: z.tuple([mark, mark]),
+      apart: anyLength(unit),
+      turn: z.number().min(-180).max(180).default(0),
+      crop: z
+        .strictObject({ left: share, top: share, right: share, bottom: share })
+        .default({ left: 0, top: 0, right: 0, bottom: 0 }),
+    })
+    .refine(reading => scalePhoto(reading) !== undefined, {
+      message:
+        'The two marks stand on one spot, or nothing is left of the picture. Put the marks apart, and leave some cloth between the edges.',
+      path: ['marks'],
+    })
+}
+
+/** The picture of a material at true scale; undefined where it has none, or another than was marked. */
+export function scaledPhotoOf(
+  { picture, stock }: { readonly picture: number; readonly stock: Stock },
+  unit: Unit,
+): ScaledPhoto | undefined {
+  if (picture === 0 || stock.photo?.picture !== picture) return undefined
+  const read = photoSchema(unit).safeParse(stock.photo)
+  return read.success ? scalePhoto(read.data) : undefined
+}
 
 /** What the stash knows of a material beside its properties. Prices are in the workshop’s own money. */
 export const stockSchema = onceFor((unit: Unit) =>
@@ -28,6 +65,8 @@ export const stockSchema = onceFor((unit: Unit) =>
     /** Usable width, selvedges off. */
     width: anyLength(unit).optional(),
     notion: z.enum(stashNotionKinds).optional(),
+    /** What makes a scale of its picture. */
+    photo: photoSchema(unit).optional(),
   }),
 )
 export type Stock = z.input<ReturnType<typeof stockSchema>>

@@ -34,6 +34,7 @@ export type Fill =
   | 'none'
   | 'outside'
   | 'inside'
+  | 'wrong-side'
   | 'object'
   | 'board'
   | 'leaves'
@@ -88,6 +89,8 @@ export interface Drawing {
   readonly width: Length
   readonly height: Length
   readonly marks: readonly Mark[]
+  /** Cut across, or seen aslant: cloth shows its colour here, and no print. */
+  readonly plainCloth?: true
 }
 
 export function line(from: Point, to: Point, style: LineStyle, arrow?: 'end' | 'both'): LineMark {

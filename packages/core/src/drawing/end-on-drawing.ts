@@ -35,6 +35,7 @@ function drawClosed(section: Section, say: SayLength): Drawing {
   const thick = section.thicknessUnknown ? 'thickness not measured' : say(thickness)
   return {
     title: section.title,
+    plainCloth: true,
     from: [subtract(negate(reach), add(scale(unit, 5), bulge)), subtract(negate(reach), scale(unit, 7))],
     width: add(detailLeft, detailWidth, reach, scale(unit, 5), bulge),
     height: add(longest(add(thickness, scale(reach, 2)), detail.height), scale(unit, 14)),
@@ -84,6 +85,7 @@ function drawOpen(section: Section): Drawing {
   const top = pouch ? scale(high, -0.4) : negate(high)
   return {
     title: pouch ? 'The walls apart, the device between them' : 'The cover lying open, seen from the tail',
+    plainCloth: true,
     from: [scale(unit, -4), subtract(top, scale(unit, 4))],
     width: add(wide, scale(unit, 8)),
     height: add(high, scale(unit, 12)),

@@ -44,6 +44,7 @@ export function drawJoining(
     width: mm(162),
     height: mm(top + deep + 16),
     marks,
+    plainCloth: true,
   }
 }
 
@@ -58,7 +59,7 @@ function drawLayer(
   const spans = spansOf(layer)
   const mirrored = flip(0) !== 0
   const side = sided ? `, ${layer.face}` : ''
-  const fill = right ? (role ? fillOf(role) : 'object') : 'inside'
+  const fill = right ? (role ? fillOf(role) : 'object') : 'wrong-side'
   return [
     ...spans.map(span => sheet(span, y, flip, fill, layer.id)),
     ...(right ? [] : spans.map(span => wrongSide(span, y, flip))),

@@ -2,8 +2,8 @@ import sharp, { type Metadata } from 'sharp'
 
 /** A process of its own: whatever a picture does to it, the server goes on. Takes `{ id, bytes }`, answers `{ id, bytes? }`. */
 
-/** A swatch on screen is no larger. */
-const side = 320
+/** Enough for a piece of cloth in a picture as large as a screen. */
+const side = 800
 /** A photograph with more pixels than that is refused before it is unpacked. */
 const mostPixels = 50_000_000
 const mostMemoryBytes = 700 * 1024 * 1024
@@ -30,7 +30,7 @@ setInterval(() => {
 }, 50)
 
 /**
- * Cut to a square and made small, as WebP, with nothing in it but the picture; undefined for what is none. One that is
+ * Turned as its tag says and made small, as WebP, with nothing in it but the picture; undefined for what is none. One that is
  * so already, such as comes back in an archive, is not written anew: it would lose a little each time.
  */
 async function shrink(bytes: Uint8Array): Promise<Buffer | undefined> {
@@ -45,7 +45,11 @@ async function shrink(bytes: Uint8Array): Promise<Buffer | undefined> {
       await picture.stats()
       return Buffer.from(bytes)
     }
-    return await picture.autoOrient().resize(side, side, { fit: 'cover' }).webp({ quality: 80 }).toBuffer()
+    return await picture
+      .autoOrient()
+      .resize(side, side, { fit: 'inside', withoutEnlargement: true })
+      .webp({ quality: 80 })
+      .toBuffer()
   } catch {
     return undefined
   }
@@ -53,5 +57,5 @@ async function shrink(bytes: Uint8Array): Promise<Buffer | undefined> {
 
 function isSmall({ format, width, height, pages, exif, icc, xmp, iptc, comments }: Metadata): boolean {
   const hasMore = [exif, icc, xmp, iptc, comments].some(Boolean) || (pages ?? 1) > 1
-  return format === 'webp' && width === side && height === side && !hasMore
+  return format === 'webp' && Math.max(width, height) <= side && !hasMore
 }

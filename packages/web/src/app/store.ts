@@ -10,6 +10,7 @@ import { moveOldDrafts } from '../drafts/move-old-drafts'
 import { follow } from '../drafts/follow'
 import { takeUpLeftWork } from '../drafts/take-up'
 import { leaveUndo } from '../drafts/undo-history'
+import { clothSlice } from './cloth-slice'
 import { deletedSlice } from './deleted-slice'
 import { devicesSlice } from './devices-slice'
 import { litSlice } from './lit-slice'
@@ -24,6 +25,7 @@ export const store = configureStore({
     deleted: deletedSlice.reducer,
     lit: litSlice.reducer,
     devices: devicesSlice.reducer,
+    cloth: clothSlice.reducer,
   },
   middleware: defaults =>
     defaults().prepend(autosave.middleware, tellChanges.middleware).concat(api.middleware),

@@ -1,7 +1,11 @@
 import { svgNumber, svgPath, toMm, type Drawing, type Mark } from '@snowdrift/core'
-import { memo, useId } from 'react'
+import { memo, useId, useMemo } from 'react'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { lit } from '../app/lit-slice'
+import type { ClothLooks } from './cloth/cloth-looks'
+import { ClothPattern } from './cloth/ClothPattern'
+import type { ClothLook } from './cloth/look'
+import { useClothLooks } from './cloth/use-cloth-looks'
 import { fractionParts } from './fraction-parts'
 
 interface DrawingViewProps {
@@ -11,6 +15,8 @@ interface DrawingViewProps {
   readonly label?: string
   /** What happens to a piece that is pressed; a list beside the picture does the same for the keyboard. */
   readonly onPick?: (piece: string) => void
+  /** Its cloths, where they are others than those of the cover in hand. */
+  readonly cloths?: ClothLooks
 }
 
 /** Renders a neutral drawing to SVG, in millimetres. A piece lights up with its row in every list. */
@@ -19,15 +25,27 @@ export const DrawingView = memo(function DrawingView({
   textScale = 0.024,
   label,
   onPick,
+  cloths,
 }: DrawingViewProps) {
   const dispatch = useAppDispatch()
   const litPiece = useAppSelector(state => state.lit.piece)
   const arrow = useId()
+  const looksIn = useClothLooks(cloths)
+  const looks = useMemo(
+    () =>
+      drawing.marks.map(mark =>
+        mark.kind === 'path' && looksIn ? looksIn(mark.piece, mark.fill) : undefined,
+      ),
+    [drawing, looksIn],
+  )
+  const patterns = drawing.plainCloth ? [] : distinct(looks)
+  // A picture too small for words is too small for edges round its lines.
+  const isCased = patterns.length > 0 && drawing.marks.some(({ kind }) => kind === 'text')
   const [left, top] = drawing.from
   const textSize = Math.max(toMm(drawing.width), toMm(drawing.height)) * textScale
   return (
     <svg
-      className="drawing"
+      className={`drawing ${patterns.length > 0 ? 'on-cloth' : ''}`}
       role="img"
       aria-label={label ?? drawing.title}
       viewBox={[left, top, drawing.width, drawing.height].map(svgNumber).join(' ')}
@@ -47,6 +65,9 @@ export const DrawingView = memo(function DrawingView({
         >
           <path d="M0 1 7 4 0 7z" fill="context-stroke" />
         </marker>
+        {patterns.map(look => (
+          <ClothPattern key={look.key} id={patternId(arrow, look)} look={look} />
+        ))}
       </defs>
       {drawing.marks.map((mark, index) => (
         <MarkView
@@ -54,6 +75,8 @@ export const DrawingView = memo(function DrawingView({
           mark={mark}
           textSize={textSize}
           arrow={`url(#${arrow})`}
+          fill={fillWith(looks[index], arrow, drawing)}
+          isCased={isCased}
           isLit={mark.kind === 'path' && mark.piece !== undefined && mark.piece === litPiece}
           onPoint={piece => dispatch(lit(piece))}
           onPick={onPick}
@@ -63,27 +86,47 @@ export const DrawingView = memo(function DrawingView({
   )
 })
 
+function distinct(looks: readonly (ClothLook | undefined)[]): readonly ClothLook[] {
+  return [...new Map(looks.flatMap(look => (look ? [[look.key, look] as const] : []))).values()]
+}
+
+function patternId(drawing: string, { key }: ClothLook): string {
+  return `${drawing}-${key}`
+}
+
+function fillWith(look: ClothLook | undefined, id: string, { plainCloth }: Drawing): string | undefined {
+  if (!look) return undefined
+  return plainCloth ? look.colour : `url(#${patternId(id, look)})`
+}
+
 interface MarkViewProps {
   readonly mark: Mark
   readonly textSize: number
   readonly arrow: string
+  /** Its cloth; undefined leaves it to its kind. */
+  readonly fill: string | undefined
+  /** On cloth a line has a pale one under it, so that it is seen on any. */
+  readonly isCased: boolean
   readonly isLit: boolean
   readonly onPoint: (piece: string | null) => void
   readonly onPick: ((piece: string) => void) | undefined
 }
 
-function MarkView({ mark, textSize, arrow, isLit, onPoint, onPick }: MarkViewProps) {
+function MarkView({ mark, textSize, arrow, fill, isCased, isLit, onPoint, onPick }: MarkViewProps) {
   switch (mark.kind) {
     case 'line': {
       const [x1, y1] = mark.from.map(svgNumber)
       const [x2, y2] = mark.to.map(svgNumber)
       return (
-        <line
-          className={`mark mark-${mark.style}`}
-          {...{ x1, y1, x2, y2 }}
-          markerEnd={mark.arrow ? arrow : undefined}
-          markerStart={mark.arrow === 'both' ? arrow : undefined}
-        />
+        <>
+          {isCased && mark.style !== 'measure' && <line className="casing" {...{ x1, y1, x2, y2 }} />}
+          <line
+            className={`mark mark-${mark.style}`}
+            {...{ x1, y1, x2, y2 }}
+            markerEnd={mark.arrow ? arrow : undefined}
+            markerStart={mark.arrow === 'both' ? arrow : undefined}
+          />
+        </>
       )
     }
     case 'path': {
@@ -93,6 +136,7 @@ function MarkView({ mark, textSize, arrow, isLit, onPoint, onPick }: MarkViewPro
         <path
           className={`mark mark-${mark.style} fill-${mark.fill} ${isLit ? 'lit' : ''} ${picks ? 'cursor-pointer' : ''}`}
           d={svgPath(mark)}
+          style={fill === undefined ? undefined : { fill }}
           data-shows={piece}
           onPointerEnter={piece === undefined ? undefined : () => onPoint(piece)}
           onClick={picks ? () => onPick(piece) : undefined}

@@ -3,6 +3,8 @@ import { ArrowLeft, List } from 'lucide-react'
 import { useEffect } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { SavingState } from '../../parts/SavingState'
+import { InCloth } from '../../views/cloth/InCloth'
+import { plannedOf } from '../../views/planned'
 import { usePageTitle } from '../../views/use-page-title'
 import { AwakeNote } from './AwakeNote'
 import { StepView } from './StepView'
@@ -25,7 +27,11 @@ export function Screen() {
         </Link>
       </main>
     )
-  return <Bench bench={bench} />
+  return (
+    <InCloth planned={plannedOf(bench.file)}>
+      <Bench bench={bench} />
+    </InCloth>
+  )
 }
 
 function Bench({ bench }: { readonly bench: OnTheBench }) {

@@ -6,6 +6,8 @@ import { describeError } from '../../api/describe-error'
 import { useAppSelector } from '../../app/store'
 import { selectDraft } from '../../drafts/drafts-slice'
 import { Button } from '../../parts/Button'
+import { ClothToggle } from '../../views/cloth/ClothToggle'
+import { InCloth } from '../../views/cloth/InCloth'
 import { plannedOf } from '../../views/planned'
 import { StillMissing } from '../../views/StillMissing'
 import { Joinings } from '../workspace/pieces/Joinings'
@@ -17,6 +19,7 @@ import { Laid } from './Laid'
 import { NotionList } from './NotionList'
 import { OnTheCloth } from './OnTheCloth'
 import { PieceToCut } from './PieceToCut'
+import { PrintCloth } from './PrintCloth'
 import { InTheWay, ToMind } from './ToMind'
 
 /** What goes to the table: every piece with its sketch, its size and an arrow to its top. Prints in black and white. */
@@ -33,6 +36,8 @@ export function Screen() {
           Back to the cover
         </Link>
         <span className="flex-1" />
+        <ClothToggle />
+        <PrintCloth />
         <Button look="act" disabled={!file || !plannedOf(file).plan} onClick={() => print()}>
           <Printer className="size-4" aria-hidden /> Print
         </Button>
@@ -59,23 +64,25 @@ function CuttingList({ id, file }: { readonly id: string; readonly file: CoverFi
       </article>
     )
   return (
-    <article>
-      <h1 className="text-2xl font-semibold">{file.name || 'Cover without a name'}</h1>
-      <InTheWay plan={plan} unit={unit} />
-      <Facts file={file} plan={plan} unit={unit} />
-      <Laid plan={plan} unit={unit} />
-      <ul className="mt-4 grid gap-x-8 gap-y-6 sm:grid-cols-2 print:grid-cols-2">
-        {plan.pieces.map(piece => (
-          <PieceToCut key={piece.id} piece={piece} unit={unit} file={file} />
-        ))}
-      </ul>
-      <OnTheCloth cover={{ id, file, planned }} unit={unit} />
-      <ToMind plan={plan} unit={unit} />
-      <Added file={file} plan={plan} unit={unit} />
-      <NotionList plan={plan} unit={unit} />
-      <div className="mt-6">
-        <Joinings plan={plan} unit={unit} />
-      </div>
-    </article>
+    <InCloth planned={planned}>
+      <article>
+        <h1 className="text-2xl font-semibold">{file.name || 'Cover without a name'}</h1>
+        <InTheWay plan={plan} unit={unit} />
+        <Facts file={file} plan={plan} unit={unit} />
+        <Laid plan={plan} unit={unit} />
+        <ul className="mt-4 grid gap-x-8 gap-y-6 sm:grid-cols-2 print:grid-cols-2">
+          {plan.pieces.map(piece => (
+            <PieceToCut key={piece.id} piece={piece} unit={unit} file={file} />
+          ))}
+        </ul>
+        <OnTheCloth cover={{ id, file, planned }} unit={unit} />
+        <ToMind plan={plan} unit={unit} />
+        <Added file={file} plan={plan} unit={unit} />
+        <NotionList plan={plan} unit={unit} />
+        <div className="mt-6">
+          <Joinings plan={plan} unit={unit} />
+        </div>
+      </article>
+    </InCloth>
   )
 }

@@ -6,6 +6,7 @@ import { textScaleFor } from '../../views/text-scale'
 import { Cut, firstCut } from '../workspace/layout/Cut'
 import { groupJobs, jobsToLay, type GroupJob } from '../workspace/layout/group-job'
 import { nameJob, nameSheet } from '../workspace/layout/sheet-names'
+import { sheetLooks } from '../workspace/layout/sheet-looks'
 import { drawSheetOf, followLayout, isLayoutOf } from '../workspace/layout/sheet-of'
 import { useCoversToCut, type OwnCover } from '../workspace/layout/use-covers-to-cut'
 import { useCutting, type Cutting } from '../workspace/layout/use-cutting'
@@ -95,7 +96,11 @@ function SheetsOf({ job, request, layout, unit }: SheetsOfProps) {
           <figure key={`${sheet.cloth} ${sheet.sheet}`} className="keep-together" data-sheet={sheet.cloth}>
             <figcaption className="text-sm text-soft">{nameSheet(job, sheet, unit)}</figcaption>
             <div className="max-h-80" style={{ aspectRatio: `${drawing.width} / ${drawing.height}` }}>
-              <DrawingView drawing={drawing} textScale={textScaleFor(drawing, frame)} />
+              <DrawingView
+                drawing={drawing}
+                textScale={textScaleFor(drawing, frame)}
+                cloths={sheetLooks(job)}
+              />
             </div>
           </figure>
         )

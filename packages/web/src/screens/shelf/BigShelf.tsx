@@ -2,10 +2,11 @@ import type { ShelfEntry } from '@snowdrift/core'
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
 import { useEffect, useRef, useState } from 'react'
 import { CoverOnShelf } from './CoverOnShelf'
+import type { Cloths } from './use-cloths'
 
 interface BigShelfProps {
   readonly entries: readonly ShelfEntry[]
-  readonly swatches: ReadonlyMap<string, string>
+  readonly cloths: Cloths
 }
 
 /** A place takes so much, as `ShelfPlace` has it. */
@@ -13,7 +14,7 @@ const placeWidth = 240
 const estimatedHeight = 330
 
 /** A shelf of thousands: only the boards in sight are there. */
-export default function BigShelf({ entries, swatches }: BigShelfProps) {
+export default function BigShelf({ entries, cloths }: BigShelfProps) {
   const list = useRef<HTMLUListElement>(null)
   const [{ columns, top }, setFrame] = useState({ columns: 4, top: 0 })
   useEffect(() => {
@@ -55,7 +56,7 @@ export default function BigShelf({ entries, swatches }: BigShelfProps) {
             className="flex min-h-72 items-end pb-10"
           >
             {entries.slice(index * columns, (index + 1) * columns).map(entry => (
-              <CoverOnShelf key={entry.id} entry={entry} swatches={swatches} />
+              <CoverOnShelf key={entry.id} entry={entry} cloths={cloths} />
             ))}
           </ul>
         </li>

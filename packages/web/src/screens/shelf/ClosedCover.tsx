@@ -1,14 +1,18 @@
-import { closedFront, type ClosedFront } from '@snowdrift/core'
+import { closedFront, mm, type ClosedFront } from '@snowdrift/core'
+import { useId } from 'react'
+import { ClothPattern } from '../../views/cloth/ClothPattern'
+import type { ClothLook } from '../../views/cloth/look'
 import type { Planned } from '../../views/planned'
 import { onShelf } from './shelf-scale'
 
 interface ClosedCoverProps {
   readonly planned: Planned
-  readonly colour: string | undefined
+  readonly cloth: ClothLook | undefined
 }
 
 /** The finished cover from the front, to scale: spine, stitching, zip, pocket, the end that wraps over. */
-export function ClosedCover({ planned: { plan }, colour = 'var(--cloth)' }: ClosedCoverProps) {
+export function ClosedCover({ planned: { plan }, cloth }: ClosedCoverProps) {
+  const pattern = useId()
   if (!plan) return <Unmeasured />
   const front = closedFront(plan.strip)
   const spine = onShelf(front.spine)
@@ -16,13 +20,18 @@ export function ClosedCover({ planned: { plan }, colour = 'var(--cloth)' }: Clos
   const radius = Math.max(2, onShelf(front.radius))
   return (
     <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden className="block">
+      {cloth && (
+        <defs>
+          <ClothPattern id={pattern} look={cloth} scale={onShelf(mm(1))} />
+        </defs>
+      )}
       <rect
         x={0.5}
         y={0.5}
         width={width - 1}
         height={height - 1}
         rx={radius}
-        fill={colour}
+        fill={cloth ? `url(#${pattern})` : 'var(--cloth)'}
         stroke="var(--ink)"
         strokeWidth={1}
       />

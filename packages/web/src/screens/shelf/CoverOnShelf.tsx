@@ -17,25 +17,26 @@ import { DeleteButton } from './DeleteButton'
 import { stateWords } from './find-on-shelf'
 import { ShelfPlace } from './ShelfPlace'
 import { sayDue } from './say-due'
+import type { Cloths } from './use-cloths'
 import { usePlannedInTurn } from './use-planned-in-turn'
 
 const CoverActions = lazy(() => import('./CoverActions'))
 
 interface CoverOnShelfProps {
   readonly entry: ShelfEntry
-  readonly swatches: ReadonlyMap<string, string>
+  readonly cloths: Cloths
 }
 
 /** One cover, closed and to scale, with its name, how far it is, and what is to be said of it. */
-export function CoverOnShelf({ entry, swatches }: CoverOnShelfProps) {
+export function CoverOnShelf({ entry, cloths }: CoverOnShelfProps) {
   const { id, version, state, due } = entry
   const { data: row } = useCoverAtQuery({ id, version })
   const planned = usePlannedInTurn(row?.file)
   const [isOpen, setOpen] = useState(false)
   const name = entry.name || 'Cover without a name'
-  const colour = row && swatches.get(outerName(row.file))
+  const cloth = row && cloths.get(outerName(row.file))
   return (
-    <ShelfPlace picture={planned ? <ClosedCover planned={planned} colour={colour} /> : <NotDrawnYet />}>
+    <ShelfPlace picture={planned ? <ClosedCover planned={planned} cloth={cloth} /> : <NotDrawnYet />}>
       <Link
         to={`/covers/${id}`}
         className="font-semibold text-ink underline-offset-2 after:absolute after:inset-0 hover:underline"

@@ -13,7 +13,7 @@ import { everything, findOnShelf } from './find-on-shelf'
 import { ImportCover } from './ImportCover'
 import { ShelfTools } from './ShelfTools'
 import { ThingOnShelf } from './ThingOnShelf'
-import { useSwatches } from './use-swatches'
+import { useCloths } from './use-cloths'
 
 const BigShelf = lazy(() => import('./BigShelf'))
 const Today = lazy(() => import('./Today'))
@@ -74,7 +74,7 @@ export function ShelfScreen() {
 
 function Covers({ entries }: { readonly entries: readonly ShelfEntry[] }) {
   const [sought, setSought] = useState(everything)
-  const swatches = useSwatches()
+  const cloths = useCloths()
   // letters come first; the shelf follows when there is time
   const asked = useDeferredValue(sought)
   const found = useMemo(() => findOnShelf(entries, asked), [entries, asked])
@@ -93,12 +93,12 @@ function Covers({ entries }: { readonly entries: readonly ShelfEntry[] }) {
       )}
       {found.length > mostAtOnce ? (
         <Suspense>
-          <BigShelf entries={found} swatches={swatches} />
+          <BigShelf entries={found} cloths={cloths} />
         </Suspense>
       ) : (
         <ul aria-label="Covers" className="flex flex-wrap items-end gap-y-10">
           {found.map(entry => (
-            <CoverOnShelf key={entry.id} entry={entry} swatches={swatches} />
+            <CoverOnShelf key={entry.id} entry={entry} cloths={cloths} />
           ))}
         </ul>
       )}

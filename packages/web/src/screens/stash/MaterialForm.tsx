@@ -20,10 +20,12 @@ import { LengthField } from '../../parts/LengthField'
 import { SelectField } from '../../parts/SelectField'
 import { TextField } from '../../parts/TextField'
 import { YesNoField } from '../../parts/YesNoField'
+import { usualRepeatMm } from '../../views/cloth/look'
 import { printWords } from '../../views/material-words'
 import { pricedBy, shownPrice, toCents, writtenPrice } from '../../views/price-words'
 import { ColourField } from './ColourField'
 import { PictureButton } from './PictureButton'
+import { PictureScale } from './PictureScale'
 import { TakeOut } from './TakeOut'
 import { withStock } from './with-stock'
 
@@ -86,6 +88,7 @@ function Properties({ row, draft, unit }: PropertiesProps) {
           whenLeft
           label="Repeat"
           help="How often the print comes again."
+          fallback={mm(usualRepeatMm[stock.weave ?? 'plain'])}
           unit={unit}
           division={mm(1)}
           range={{ min: mm(1), max: mm(3000) }}
@@ -150,6 +153,9 @@ function Properties({ row, draft, unit }: PropertiesProps) {
       </div>
       <div className="flex flex-wrap gap-2">
         <PictureButton id={id} />
+        {row.picture > 0 && stock.notion === undefined && (
+          <PictureScale row={row} stock={stock} unit={unit} onChange={photo => changeStock('photo', photo)} />
+        )}
         <TakeOut row={row} />
       </div>
     </section>

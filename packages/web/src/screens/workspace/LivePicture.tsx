@@ -2,6 +2,7 @@ import { drawEndOn, drawStrip, sayProperly, type Face, type Plan, type Unit } fr
 import { useCallback, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { Toggle } from '../../parts/Toggle'
+import { ClothToggle } from '../../views/cloth/ClothToggle'
 import { DrawingView } from '../../views/DrawingView'
 import { textScaleFor } from '../../views/text-scale'
 import { useIsNarrow } from '../../views/use-media'
@@ -65,12 +66,15 @@ function Pictures({ plan, unit, isHeld }: PicturesProps) {
         ) : (
           <FitLine plan={plan} unit={unit} />
         )}
-        <Toggle
-          label="Seen from"
-          value={face}
-          choices={{ outside: 'Outside', inside: 'Inside' }}
-          onChange={setFace}
-        />
+        <div className="flex flex-wrap gap-2">
+          <ClothToggle />
+          <Toggle
+            label="Seen from"
+            value={face}
+            choices={{ outside: 'Outside', inside: 'Inside' }}
+            onChange={setFace}
+          />
+        </div>
       </div>
       <figure
         className={`min-h-0 contain-content lg:flex-[6] ${isHeld ? 'opacity-40' : ''}`}

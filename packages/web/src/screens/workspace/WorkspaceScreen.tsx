@@ -7,6 +7,7 @@ import type { Draft } from '../../drafts/draft'
 import { standingOf } from '../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../drafts/use-draft'
 import { ConflictNotice } from '../../parts/ConflictNotice'
+import { InCloth } from '../../views/cloth/InCloth'
 import { WrittenUnit } from '../../parts/written-unit'
 import { plannedOf, type Planned } from '../../views/planned'
 import { usePageTitle } from '../../views/use-page-title'
@@ -63,29 +64,33 @@ function Workspace({ id, draft }: WorkspaceProps) {
   usePageTitle(draft.body.file.name || 'Cover without a name', stationWords[here])
   return (
     <CoverContext value={cover}>
-      <WrittenUnit value={draft.body.file.unit ?? 'in'}>
-        <main className="flex flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
-          <WorkspaceHeader />
-          <StationPath here={here} />
-          {draft.conflict && <ConflictNotice what="This cover was" draft={draft} current={draft.conflict} />}
-          <div
-            className={`grid flex-1 lg:min-h-0 lg:grid-rows-[minmax(0,1fr)] ${
-              here === 'layout'
-                ? 'lg:grid-cols-[7fr_minmax(20rem,4fr)]'
-                : 'lg:grid-cols-[minmax(26rem,5fr)_7fr]'
-            }`}
-          >
-            <StationArea here={here} />
-            {here === 'layout' ? (
-              <div className="contents max-lg:hidden">
-                <LivePicture />
-              </div>
-            ) : (
-              <LivePicture />
+      <InCloth planned={cover.planned}>
+        <WrittenUnit value={draft.body.file.unit ?? 'in'}>
+          <main className="flex flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
+            <WorkspaceHeader />
+            <StationPath here={here} />
+            {draft.conflict && (
+              <ConflictNotice what="This cover was" draft={draft} current={draft.conflict} />
             )}
-          </div>
-        </main>
-      </WrittenUnit>
+            <div
+              className={`grid flex-1 lg:min-h-0 lg:grid-rows-[minmax(0,1fr)] ${
+                here === 'layout'
+                  ? 'lg:grid-cols-[7fr_minmax(20rem,4fr)]'
+                  : 'lg:grid-cols-[minmax(26rem,5fr)_7fr]'
+              }`}
+            >
+              <StationArea here={here} />
+              {here === 'layout' ? (
+                <div className="contents max-lg:hidden">
+                  <LivePicture />
+                </div>
+              ) : (
+                <LivePicture />
+              )}
+            </div>
+          </main>
+        </WrittenUnit>
+      </InCloth>
     </CoverContext>
   )
 }

@@ -31,6 +31,7 @@ import { useIsNarrow } from '../../../views/use-media'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
 import { nameSheet } from './sheet-names'
+import { sheetLooks } from './sheet-looks'
 import { drawSheetOf } from './sheet-of'
 import { capital } from '../../../views/capital'
 
@@ -80,6 +81,7 @@ export function SheetPicture(props: SheetPictureProps) {
     () => drawSheetOf(sheet, { job, layout, leftOvers, unit, cut }),
     [sheet, job, layout, leftOvers, unit, cut],
   )
+  const cloths = useMemo(() => sheetLooks(job), [job])
   const whole = job.request?.cloths.find(({ id }) => id === sheet.cloth)?.length
   const put = (placed: Placement, x: number, y: number, turned = placed.turned) => {
     const same = turned === placed.turned
@@ -138,7 +140,7 @@ export function SheetPicture(props: SheetPictureProps) {
             width: `min(100%, ${tallestRem * (drawing.width / drawing.height)}rem)`,
           }}
         >
-          <DrawingView drawing={drawing} textScale={textScaleFor(drawing, frameOf(narrow))} />
+          <DrawingView drawing={drawing} textScale={textScaleFor(drawing, frameOf(narrow))} cloths={cloths} />
           {placements.map(placed => (
             <Handle
               key={placed.piece}

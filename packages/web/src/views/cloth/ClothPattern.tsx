@@ -1,0 +1,79 @@
+import type { Weave } from '@snowdrift/core'
+import { isDark } from './is-dark'
+import { usualRepeatMm, type ClothLook } from './look'
+import { WeaveMarks } from './WeaveMarks'
+
+interface ClothPatternProps {
+  readonly id: string
+  readonly look: ClothLook
+  /** How many units of the drawing are a millimetre. */
+  readonly scale?: number
+}
+
+/** A cloth to fill shapes with: its photograph, or its weave and print, upright and at true scale. */
+export function ClothPattern({ id, look, scale = 1 }: ClothPatternProps) {
+  return look.photo ? (
+    <PhotoPattern id={id} photo={look.photo} scale={scale} />
+  ) : (
+    <WeavePattern id={id} look={look} scale={scale} />
+  )
+}
+
+function WeavePattern({ id, look: { colour, weave, repeatMm }, scale }: Required<ClothPatternProps>) {
+  const side = repeatMm * scale
+  const count = isScattered(weave) ? Math.min(6, Math.max(1, Math.round(repeatMm / usualRepeatMm[weave]))) : 1
+  return (
+    <pattern id={id} width={side} height={side} patternUnits="userSpaceOnUse" data-repeat={repeatMm}>
+      <rect width={side} height={side} fill={colour} />
+      <g transform={`scale(${side / (8 * count)})`} opacity={weave === 'plain' ? 0.15 : 0.45}>
+        {motifsOf(count).map(({ x, y, turn }) => (
+          <g key={`${x} ${y}`} transform={`translate(${8 * x} ${8 * y}) rotate(${turn} 4 4)`}>
+            <WeaveMarks weave={weave} ink={isDark(colour) ? '#ffffff' : '#1c2b35'} />
+          </g>
+        ))}
+      </g>
+    </pattern>
+  )
+}
+
+/** A print whose repeat is long has several motifs in it, of the size that they usually have. */
+function isScattered(weave: Weave): boolean {
+  return weave === 'sprigs' || weave === 'stars' || weave === 'dots'
+}
+
+/** Each a little otherwise turned than its neighbours, so that only the whole comes again. */
+function motifsOf(count: number) {
+  return Array.from({ length: count * count }, (_, index) => {
+    const [x, y] = [index % count, Math.floor(index / count)]
+    return { x, y, turn: count === 1 ? 0 : 18 * (((5 * x + 3 * y) % count) - (count - 1) / 2) }
+  })
+}
+
+interface PhotoPatternProps {
+  readonly id: string
+  readonly photo: NonNullable<ClothLook['photo']>
+  readonly scale: number
+}
+
+function PhotoPattern({ id, photo: { href, width, height, turn, tile }, scale }: PhotoPatternProps) {
+  return (
+    <pattern
+      id={id}
+      width={tile.width * scale}
+      height={tile.height * scale}
+      patternUnits="userSpaceOnUse"
+      data-repeat={tile.width}
+    >
+      <g transform={`scale(${scale}) translate(${-tile.x} ${-tile.y}) rotate(${turn})`}>
+        <image
+          href={href}
+          x={-width / 2}
+          y={-height / 2}
+          width={width}
+          height={height}
+          preserveAspectRatio="none"
+        />
+      </g>
+    </pattern>
+  )
+}
