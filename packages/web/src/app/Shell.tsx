@@ -5,11 +5,11 @@ import { buttonLooks, buttonShape } from '../parts/Button'
 import { IconButton } from '../parts/IconButton'
 import { KeepingNote } from './KeepingNote'
 import { OnceSettled } from './OnceSettled'
-import { ShortcutsDialog } from './ShortcutsDialog'
 import { useAppSelector } from './store'
 import { UndoDelete } from './UndoDelete'
 import { isTyping } from './shortcuts'
 
+const ShortcutsDialog = lazy(() => import('./ShortcutsDialog'))
 const WaitsElsewhere = lazy(() => import('./WaitsElsewhere'))
 const TapeBar = lazy(() => import('../devices/tape/TapeBar'))
 
@@ -78,7 +78,11 @@ export function Shell() {
       <Suspense>
         <WaitsElsewhere />
       </Suspense>
-      <ShortcutsDialog open={helpOpen} onClose={() => setHelpOpen(false)} />
+      {helpOpen && (
+        <Suspense>
+          <ShortcutsDialog onClose={() => setHelpOpen(false)} />
+        </Suspense>
+      )}
     </div>
   )
 }

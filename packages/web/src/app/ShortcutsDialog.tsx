@@ -1,14 +1,9 @@
 import { Modal } from '../parts/Modal'
 import { shortcuts } from './shortcuts'
 
-interface ShortcutsDialogProps {
-  readonly open: boolean
-  readonly onClose: () => void
-}
-
-export function ShortcutsDialog({ open, onClose }: ShortcutsDialogProps) {
+export default function ShortcutsDialog({ onClose }: { readonly onClose: () => void }) {
   return (
-    <Modal title="Shortcuts" open={open} onClose={onClose}>
+    <Modal title="Shortcuts" open onClose={onClose}>
       <dl className="grid grid-cols-[auto_1fr] gap-x-5 gap-y-2">
         {shortcuts.map(([keys, does]) => (
           <div key={keys} className="contents">

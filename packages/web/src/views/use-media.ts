@@ -1,4 +1,4 @@
-import { useCallback, useSyncExternalStore } from 'react'
+import { useSyncExternalStore } from 'react'
 
 /** Whether the window is as narrow as a phone held upright. */
 export function useIsNarrow(): boolean {
@@ -11,13 +11,35 @@ export function useIsTouch(): boolean {
 }
 
 function useMedia(query: string): boolean {
-  const watch = useCallback(
-    (notify: () => void) => {
-      const list = matchMedia(query)
-      list.addEventListener('change', notify)
-      return () => list.removeEventListener('change', notify)
+  const media = watched(query)
+  return useSyncExternalStore(media.watch, media.read)
+}
+
+interface Watched {
+  readonly watch: (notify: () => void) => () => void
+  readonly read: () => boolean
+}
+
+const known = new Map<string, Watched>()
+
+/** Asked once and then told: to ask the browser settles the whole page’s layout first, with every field, at every key. */
+function watched(query: string): Watched {
+  const before = known.get(query)
+  if (before) return before
+  const list = matchMedia(query)
+  let { matches } = list
+  const listeners = new Set<() => void>()
+  list.addEventListener('change', () => {
+    matches = list.matches
+    for (const notify of listeners) notify()
+  })
+  const media: Watched = {
+    watch: notify => {
+      listeners.add(notify)
+      return () => listeners.delete(notify)
     },
-    [query],
-  )
-  return useSyncExternalStore(watch, () => matchMedia(query).matches)
+    read: () => matches,
+  }
+  known.set(query, media)
+  return media
 }
