@@ -36,6 +36,19 @@ describe('a first cover, from the tape to the cutting list', function () {
     await press(page, 'Measure it')
     await see(page, 'The picture appears with the last reading it needs.')
     await see(page, 'wrap, or open width, or width and thickness')
+    // the thing itself stands there, with the tape for the reading in hand and what goes wrong with it
+    await see(page, 'Not the pages: the boards stand out beyond them.', '[data-picture="thing"]')
+    const shape = () =>
+      page.$eval('[data-picture="thing"] .fill-outside', body => {
+        const { width, height } = (body as SVGPathElement).getBBox()
+        return height / width
+      })
+    // 230 to 155 as hardcovers are, 2 to 1 once it is measured so
+    expect(await shape()).to.be.closeTo(230 / 155, 0.01)
+    await fill(page, 'Height', '8')
+    await fill(page, 'Width', '4')
+    await see(page, 'Not from the hinge', '[data-picture="thing"]')
+    expect(await shape()).to.be.closeTo(2, 0.01)
     expect(await valueOf(page, 'Name of the cover')).to.equal('Cover for Weather diary')
   })
 

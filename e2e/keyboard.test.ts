@@ -62,6 +62,15 @@ describe('a cover by keyboard alone', function () {
     await find(page, 'Pieces: settled')
   })
 
+  it('shows the thing, and the cover again, with v', async () => {
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur())
+    await page.waitForSelector('[data-picture="strip"]')
+    await page.keyboard.press('v')
+    await page.waitForSelector('[data-picture="thing"]')
+    await page.keyboard.press('v')
+    await page.waitForSelector('[data-picture="strip"]')
+  })
+
   it('goes to the stations by number, unfolds a reason, and undoes', async () => {
     await page.evaluate(() => (document.activeElement as HTMLElement).blur())
     await page.keyboard.press('5')

@@ -97,7 +97,7 @@ describe('the maker’s own cloth', function () {
     const panel = await openStrip()
     if (!panel) throw new Error('The cover is not drawn')
     await page.waitForNetworkIdle({ idleTime: 300 })
-    const pixelsPerMm = await panel.evaluate(element => (element).getScreenCTM()?.a ?? NaN)
+    const pixelsPerMm = await panel.evaluate(element => element.getScreenCTM()?.a ?? NaN)
     const { pixels, stripes } = pixelsApart(
       await paintedRow(page, panel, { from: 0.06, to: 0.94, down: 0.7 }),
     )
@@ -131,7 +131,7 @@ describe('the maker’s own cloth', function () {
       const file = new File([await canvas.convertToBlob()], 'cloth.png', { type: 'image/png' })
       const files = new DataTransfer()
       files.items.add(file)
-      ;(element).files = files.files
+      element.files = files.files
       element.dispatchEvent(new Event('change', { bubbles: true }))
     })
     await pressAt(page, `${green} button::-p-text(Give the picture a scale)`)

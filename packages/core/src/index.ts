@@ -390,3 +390,4 @@ export {
   type PhotoPoint,
   type ScaledPhoto,
 } from './material/photo-scale.js'
+export { drawThing, type ThingView } from './drawing/thing-drawing.js'

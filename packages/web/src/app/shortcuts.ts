@@ -8,6 +8,7 @@ export const shortcuts: readonly (readonly [keys: string, does: string])[] = [
   ['l', 'to the log'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
+  ['v', 'the picture: the thing, or its cover'],
   ['p', 'the cutting list, to print'],
   ['↑ ↓', 'in a length: a mark of the tape more or less'],
   ['Enter', 'in a length: to the next thing to measure'],

@@ -10,10 +10,12 @@ import { moveOldDrafts } from '../drafts/move-old-drafts'
 import { follow } from '../drafts/follow'
 import { takeUpLeftWork } from '../drafts/take-up'
 import { leaveUndo } from '../drafts/undo-history'
+import { besideSlice } from './beside-slice'
 import { clothSlice } from './cloth-slice'
 import { deletedSlice } from './deleted-slice'
 import { devicesSlice } from './devices-slice'
 import { litSlice } from './lit-slice'
+import { measuringSlice } from './measuring-slice'
 import { hearOtherWindows } from './other-windows'
 import { tellChanges } from './tell-changes'
 
@@ -26,6 +28,8 @@ export const store = configureStore({
     lit: litSlice.reducer,
     devices: devicesSlice.reducer,
     cloth: clothSlice.reducer,
+    beside: besideSlice.reducer,
+    measuring: measuringSlice.reducer,
   },
   middleware: defaults =>
     defaults().prepend(autosave.middleware, tellChanges.middleware).concat(api.middleware),

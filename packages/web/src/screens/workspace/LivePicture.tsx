@@ -1,6 +1,7 @@
 import { drawEndOn, drawStrip, sayProperly, type Face, type Plan, type Unit } from '@snowdrift/core'
-import { useCallback, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { isTyping } from '../../app/shortcuts'
 import { Toggle } from '../../parts/Toggle'
 import { ClothToggle } from '../../views/cloth/ClothToggle'
 import { DrawingView } from '../../views/DrawingView'
@@ -11,19 +12,23 @@ import { useCover } from './cover-context'
 import { FitLine } from './FitLine'
 import { legendOf } from './legend'
 import { notePictureHeight } from './note-picture-height'
+import { ThingPicture } from './ThingPicture'
 
 /** The cover laid flat and seen end-on, answering every change; stays in sight while the stations scroll. */
 export function LivePicture() {
   const { file, planned, shown, unit } = useCover()
   const { plan, isHeld } = shown
+  const isThing = useThingShown()
   return (
     <section
       ref={notePictureHeight}
       aria-label="Live picture"
       className="contain-content order-1 border-b border-rule bg-surface max-lg:top-12 max-lg:z-10 tall:max-lg:sticky lg:order-2 lg:h-full lg:min-h-0 lg:overflow-hidden lg:border-b-0 lg:border-l"
     >
-      {plan ? (
+      {plan && !isThing ? (
         <Pictures plan={plan} unit={unit} isHeld={isHeld} />
+      ) : planned.cover && (isThing || planned.issues.every(({ unread }) => unread)) ? (
+        <ThingPicture />
       ) : (
         <div className="grid content-center gap-2 p-8 max-sm:p-4 lg:h-full">
           <p className="text-xl font-medium">
@@ -36,6 +41,20 @@ export function LivePicture() {
       )}
     </section>
   )
+}
+
+/** Whether the thing is shown though there is a cover: one key changes it, and changes it back. */
+function useThingShown(): boolean {
+  const [isShown, setShown] = useState(false)
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.key !== 'v' || event.ctrlKey || event.metaKey || event.altKey || isTyping(event)) return
+      setShown(before => !before)
+    }
+    addEventListener('keydown', press)
+    return () => removeEventListener('keydown', press)
+  }, [])
+  return isShown
 }
 
 const deskFrame = { width: 700, height: 350, letter: 15.5 }

@@ -7,6 +7,7 @@ import type { Draft } from '../../drafts/draft'
 import { standingOf } from '../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../drafts/use-draft'
 import { ConflictNotice } from '../../parts/ConflictNotice'
+import { useAppSelector } from '../../app/store'
 import { InCloth } from '../../views/cloth/InCloth'
 import { WrittenUnit } from '../../parts/written-unit'
 import { plannedOf, type Planned } from '../../views/planned'
@@ -60,6 +61,7 @@ function Workspace({ id, draft }: WorkspaceProps) {
   const { station } = useParams()
   const here = stations.find(name => name === station) ?? 'measure'
   const cover = useCoverInHand(id, draft)
+  const isBeside = useAppSelector(state => state.beside.layout)
   useWorkspaceKeys(id)
   usePageTitle(draft.body.file.name || 'Cover without a name', stationWords[here])
   return (
@@ -73,19 +75,14 @@ function Workspace({ id, draft }: WorkspaceProps) {
               <ConflictNotice what="This cover was" draft={draft} current={draft.conflict} />
             )}
             <div
-              className={`grid flex-1 lg:min-h-0 lg:grid-rows-[minmax(0,1fr)] ${
-                here === 'layout'
-                  ? 'lg:grid-cols-[7fr_minmax(20rem,4fr)]'
-                  : 'lg:grid-cols-[minmax(26rem,5fr)_7fr]'
-              }`}
+              className={`grid flex-1 lg:min-h-0 lg:grid-rows-[minmax(0,1fr)] ${columnsOf(here, isBeside)}`}
             >
               <StationArea here={here} />
-              {here === 'layout' ? (
+              {here !== 'layout' && <LivePicture />}
+              {here === 'layout' && isBeside && (
                 <div className="contents max-lg:hidden">
                   <LivePicture />
                 </div>
-              ) : (
-                <LivePicture />
               )}
             </div>
           </main>
@@ -93,6 +90,12 @@ function Workspace({ id, draft }: WorkspaceProps) {
       </InCloth>
     </CoverContext>
   )
+}
+
+/** The cover stands beside each station; at the layout the cloth has the room, unless the cover is wanted there too. */
+function columnsOf(here: Station, isBeside: boolean): string {
+  if (here !== 'layout') return 'lg:grid-cols-[minmax(26rem,5fr)_7fr]'
+  return isBeside ? 'lg:grid-cols-[7fr_minmax(20rem,4fr)]' : ''
 }
 
 function StationArea({ here }: { readonly here: Station }) {

@@ -2,7 +2,10 @@ import type { MaterialRow, StashPieceRow } from '@snowdrift/core'
 import { Undo2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { useMaterialsQuery, useStashPiecesQuery } from '../../../api/api'
+import { showBesideLayout } from '../../../app/beside-slice'
+import { useAppDispatch, useAppSelector } from '../../../app/store'
 import { Button } from '../../../parts/Button'
+import { CheckField } from '../../../parts/CheckField'
 import { ConflictNotice } from '../../../parts/ConflictNotice'
 import { IconButton } from '../../../parts/IconButton'
 import { RunProgress } from '../../../parts/RunProgress'
@@ -43,6 +46,8 @@ function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
   const { id, file, planned, unit } = useCover()
   const written = file.unit ?? 'in'
   const { draft, plan, change, undo } = cutting
+  const isBeside = useAppSelector(state => state.beside.layout)
+  const dispatch = useAppDispatch()
   const [budgetMs, setBudgetMs] = useState(usualBudgetMs)
   const covers = useCoversToCut(plan.coverIds, { id, file, planned })
   const groups = useMemo(
@@ -69,6 +74,13 @@ function LaidOut({ cutting, materials, pieces }: LaidOutProps) {
             onChange={cuts => change(before => ({ ...before, cuts }))}
           />
           <span className="flex-1" />
+          <span className="max-lg:hidden">
+            <CheckField
+              label="The cover beside it"
+              checked={isBeside}
+              onChange={shown => dispatch(showBesideLayout(shown))}
+            />
+          </span>
           <SavingState draft={draft} label="Saving of the layout" />
           <IconButton
             icon={Undo2}

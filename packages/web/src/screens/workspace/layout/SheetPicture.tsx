@@ -22,7 +22,7 @@ import {
   type UsedSheet,
 } from '@snowdrift/core'
 import { Pin } from 'lucide-react'
-import { useMemo, useRef, type KeyboardEvent } from 'react'
+import { useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { useAppDispatch } from '../../../app/store'
 import { lit } from '../../../app/lit-slice'
 import { DrawingView } from '../../../views/DrawingView'
@@ -31,6 +31,7 @@ import { useIsNarrow } from '../../../views/use-media'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
 import { nameSheet } from './sheet-names'
+import { Zoom } from './Zoom'
 import { sheetLooks } from './sheet-looks'
 import { drawSheetOf } from './sheet-of'
 import { capital } from '../../../views/capital'
@@ -57,7 +58,7 @@ interface SheetPictureProps {
 }
 
 /** No sheet is drawn taller than that. */
-const tallestRem = 20
+const tallestRem = 28
 
 /** A piece dragged further than the cloth reaches goes on along an endless one. */
 const furtherMm = 2000
@@ -67,6 +68,7 @@ export function SheetPicture(props: SheetPictureProps) {
   const { sheet, job, layout, leftOvers, pins, cut, onMove, onLetGo } = props
   const { unit, division } = useCover()
   const narrow = useIsNarrow()
+  const [zoom, setZoom] = useState(1)
   const frame = useRef<HTMLDivElement>(null)
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
@@ -124,41 +126,50 @@ export function SheetPicture(props: SheetPictureProps) {
   const share = (value: number, whole: number) => `${(100 * value) / whole}%`
   return (
     <figure className="grid gap-1" data-sheet={sheet.cloth}>
-      <figcaption className="text-sm">
-        <span className="font-medium">{capital(name)}</span>
-        <span className="text-soft">
-          {' '}
-          · {formatLength(sheet.length, unit, { style: 'proper', finest: 16 })} used
+      <figcaption className="flex flex-wrap items-center justify-between gap-x-4 text-sm">
+        <span>
+          <span className="font-medium">{capital(name)}</span>
+          <span className="text-soft">
+            {' '}
+            · {formatLength(sheet.length, unit, { style: 'proper', finest: 16 })} used
+          </span>
         </span>
+        <Zoom of={capital(name)} zoom={zoom} onZoom={setZoom} />
       </figcaption>
-      <DndContext sensors={sensors} accessibility={sayDragging(labels)} onDragEnd={onDragEnd}>
-        <div
-          ref={frame}
-          className="relative"
-          style={{
-            aspectRatio: `${drawing.width} / ${drawing.height}`,
-            width: `min(100%, ${tallestRem * (drawing.width / drawing.height)}rem)`,
-          }}
-        >
-          <DrawingView drawing={drawing} textScale={textScaleFor(drawing, frameOf(narrow))} cloths={cloths} />
-          {placements.map(placed => (
-            <Handle
-              key={placed.piece}
-              placed={placed}
-              label={labels.get(placed.piece) ?? placed.piece}
-              isPinned={pins.includes(placed.piece)}
-              where={`${formatLength(placed.x, unit)} across, ${formatLength(placed.y, unit)} along`}
-              style={{
-                left: share(placed.x - left, drawing.width),
-                top: share(placed.y - top, drawing.height),
-                width: share(placed.width, drawing.width),
-                height: share(placed.height, drawing.height),
-              }}
-              onKeyDown={event => onKeyDown(event, placed)}
+      <div className={zoom > 1 ? 'max-h-[75dvh] overflow-auto overscroll-contain border border-rule' : ''}>
+        <DndContext sensors={sensors} accessibility={sayDragging(labels)} onDragEnd={onDragEnd}>
+          <div
+            ref={frame}
+            className="relative"
+            style={{
+              aspectRatio: `${drawing.width} / ${drawing.height}`,
+              width: `calc(${zoom} * min(100%, ${tallestRem * (drawing.width / drawing.height)}rem))`,
+            }}
+          >
+            <DrawingView
+              drawing={drawing}
+              textScale={textScaleFor(drawing, frameOf(narrow, zoom))}
+              cloths={cloths}
             />
-          ))}
-        </div>
-      </DndContext>
+            {placements.map(placed => (
+              <Handle
+                key={placed.piece}
+                placed={placed}
+                label={labels.get(placed.piece) ?? placed.piece}
+                isPinned={pins.includes(placed.piece)}
+                where={`${formatLength(placed.x, unit)} across, ${formatLength(placed.y, unit)} along`}
+                style={{
+                  left: share(placed.x - left, drawing.width),
+                  top: share(placed.y - top, drawing.height),
+                  width: share(placed.width, drawing.width),
+                  height: share(placed.height, drawing.height),
+                }}
+                onKeyDown={event => onKeyDown(event, placed)}
+              />
+            ))}
+          </div>
+        </DndContext>
+      </div>
     </figure>
   )
 }
@@ -179,9 +190,9 @@ function sayDragging(labels: ReadonlyMap<string, string>): NonNullable<DndContex
   }
 }
 
-/** Letters of twelve pixels, wherever the cloth is shown. */
-function frameOf(narrow: boolean) {
-  return { width: narrow ? 350 : 700, height: 340, letter: 12 }
+/** Letters of about thirteen pixels, however closely the cloth is looked at. */
+function frameOf(narrow: boolean, zoom: number) {
+  return { width: zoom * (narrow ? 350 : 900), height: zoom * 16 * tallestRem, letter: 13 }
 }
 
 interface HandleProps {

@@ -18,6 +18,8 @@ import {
   type Unit,
 } from '@snowdrift/core'
 import { useState } from 'react'
+import { measuring } from '../../../app/measuring-slice'
+import { useAppDispatch, useAppSelector } from '../../../app/store'
 import { NoteField } from '../../../parts/NoteField'
 import { SelectField } from '../../../parts/SelectField'
 import { kindWords, spineWords } from '../../../views/kind-words'
@@ -42,11 +44,13 @@ export function MeasureStation() {
   const { remedies } = useChance(file, { remedies: true, idleMs: 400 })
   const best = bestMeasuring(remedies)
   const asked = best && readingOf(best)
-  const [focused, setFocused] = useState<ReadingKey>('height')
+  const dispatch = useAppDispatch()
+  const { reading: focused } = useAppSelector(state => state.measuring)
   const [book, setBook] = useState(0)
   const things = listThings(file)
   const thing = Math.min(book, Math.max(0, things.length - 1))
   const shown = readingsFor(file, things[thing])
+  const setFocused = (reading: ReadingKey) => dispatch(measuring({ thing, reading }))
   const isNew = Object.keys(things[thing]?.readings ?? {}).length === 0
   return (
     <div className="grid gap-6">
@@ -55,7 +59,7 @@ export function MeasureStation() {
       <OwnersReadings />
       {things.length > 1 && <BookTabs thing={thing} onChoose={setBook} />}
       <ObjectFields thing={thing} />
-      <div className="grid gap-6 sm:grid-cols-[1fr_11rem]">
+      <div className={`grid gap-6 ${cover.shown.plan ? 'sm:grid-cols-[1fr_11rem]' : ''}`}>
         <div key={thing} className="order-2 grid content-start gap-5 sm:order-1">
           {shown.map(reading => (
             <div key={reading} className="grid gap-2">
@@ -92,7 +96,7 @@ export function MeasureStation() {
             </div>
           </details>
         </div>
-        <MeasureGuide reading={focused} />
+        {cover.shown.plan && <MeasureGuide reading={focused} />}
       </div>
       <NoteField
         label="Note on this cover"
