@@ -176,6 +176,7 @@ describe('the maker’s own cloth', function () {
     await page.waitForSelector('[data-picture="strip"] pattern')
     await page.goto(`${site.address()}${ledger}/cutting-list`)
     await press(page, 'Print the cloth')
+    await page.waitForSelector('html[data-print-cloth] article pattern')
     await page.emulateMediaType('print')
     const printed = await page.$eval(
       'article path[data-shows="outer"]',
@@ -183,5 +184,31 @@ describe('the maker’s own cloth', function () {
     )
     expect(printed).to.contain('url(')
     await page.emulateMediaType('screen')
+  })
+})
+
+describe('a shelf on which nothing stands yet', function () {
+  this.timeout(120_000)
+  let site: Site
+  useSite(
+    opened => {
+      site = opened
+      return Promise.resolve()
+    },
+    { demo: false },
+  )
+
+  it('has something to play with, which brings its cloths', async () => {
+    const page = await site.visit('/')
+    await see(page, 'Measure the book beside you')
+    await press(page, 'Hut ledger, to play with')
+    await find(page, 'Pieces: settled')
+    await page.waitForSelector('[data-picture="strip"] pattern')
+    await page.goto(site.address())
+    await see(page, 'Covers stand closed')
+    await page.goto(`${site.address()}/stash`)
+    await see(page, 'Spruce check')
+    expect(await page.$$('[data-material="Fog cotton"]')).to.have.length(1)
+    await page.close()
   })
 })

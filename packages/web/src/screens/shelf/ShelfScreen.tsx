@@ -16,6 +16,7 @@ import { ThingOnShelf } from './ThingOnShelf'
 import { useCloths } from './use-cloths'
 
 const BigShelf = lazy(() => import('./BigShelf'))
+const EmptyShelf = lazy(() => import('./EmptyShelf'))
 const Today = lazy(() => import('./Today'))
 
 /** So many covers stand there all at once; of more, those in sight. */
@@ -53,7 +54,11 @@ export function ShelfScreen() {
         </p>
       )}
       {!entries && !error && <p className="text-soft">Fetching the shelf …</p>}
-      {entries?.length === 0 && <EmptyShelf />}
+      {entries?.length === 0 && (
+        <Suspense>
+          <EmptyShelf />
+        </Suspense>
+      )}
       {entries && entries.length > 0 && <Covers entries={entries} />}
       {waiting.length > 0 && (
         <section className="mt-12" aria-labelledby="waiting">
@@ -112,17 +117,5 @@ function Covers({ entries }: { readonly entries: readonly ShelfEntry[] }) {
         </p>
       )}
     </>
-  )
-}
-
-function EmptyShelf() {
-  return (
-    <div className="max-w-lg border-l-3 border-thread py-2 pl-4">
-      <p className="text-lg font-medium">Nothing stands here yet.</p>
-      <p className="mt-1 text-soft">
-        Take a book and a tape. Say what it is, read its height and how far it is round, and the pieces work
-        themselves out.
-      </p>
-    </div>
   )
 }
