@@ -96,7 +96,17 @@ describe('the maker’s own cloth', function () {
   const paintedRepeatMm = async () => {
     const panel = await openStrip()
     if (!panel) throw new Error('The cover is not drawn')
-    await page.waitForNetworkIdle({ idleTime: 300 })
+    await page.waitForSelector('[data-picture="strip"] pattern')
+    await page.evaluate(async () => {
+      const href = document.querySelector('[data-picture="strip"] pattern image')?.getAttribute('href')
+      if (href) {
+        const photo = new Image()
+        photo.src = href
+        await photo.decode()
+      }
+      // painted once it is there, and once more to be sure of it
+      for (let frame = 0; frame < 2; frame++) await new Promise(done => requestAnimationFrame(done))
+    })
     const pixelsPerMm = await panel.evaluate(element => element.getScreenCTM()?.a ?? NaN)
     const { pixels, stripes } = pixelsApart(
       await paintedRow(page, panel, { from: 0.06, to: 0.94, down: 0.7 }),
