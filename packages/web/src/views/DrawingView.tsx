@@ -132,15 +132,19 @@ function MarkView({ mark, textSize, arrow, fill, isCased, isLit, onPoint, onPick
     case 'path': {
       const { piece } = mark
       const picks = piece !== undefined && onPick !== undefined
+      const path = svgPath(mark)
       return (
-        <path
-          className={`mark mark-${mark.style} fill-${mark.fill} ${isLit ? 'lit' : ''} ${picks ? 'cursor-pointer' : ''}`}
-          d={svgPath(mark)}
-          style={fill === undefined ? undefined : { fill }}
-          data-shows={piece}
-          onPointerEnter={piece === undefined ? undefined : () => onPoint(piece)}
-          onClick={picks ? () => onPick(piece) : undefined}
-        />
+        <>
+          {isCased && mark.fill === 'none' && <path className="casing casing-fine" d={path} />}
+          <path
+            className={`mark mark-${mark.style} fill-${mark.fill} ${isLit ? 'lit' : ''} ${picks ? 'cursor-pointer' : ''}`}
+            d={path}
+            style={fill === undefined ? undefined : { fill }}
+            data-shows={piece}
+            onPointerEnter={piece === undefined ? undefined : () => onPoint(piece)}
+            onClick={picks ? () => onPick(piece) : undefined}
+          />
+        </>
       )
     }
     case 'text': {

@@ -192,7 +192,7 @@ function sayDragging(labels: ReadonlyMap<string, string>): NonNullable<DndContex
 
 /** Letters of about thirteen pixels, however closely the cloth is looked at. */
 function frameOf(narrow: boolean, zoom: number) {
-  return { width: zoom * (narrow ? 350 : 900), height: zoom * 16 * tallestRem, letter: 13 }
+  return { width: zoom * (narrow ? 350 : 900), height: zoom * 16 * tallestRem, letter: 15.5 }
 }
 
 interface HandleProps {
