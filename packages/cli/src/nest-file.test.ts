@@ -56,6 +56,40 @@ describe('snowdrift nest', () => {
     expect(read(out).cutOrder?.map(({ ruler }) => ruler.text)).to.deep.equal(['16 in'])
   })
 
+  it('lays nothing over what is to be avoided, and says so where that leaves no room', async () => {
+    const square = (width: string) => ({
+      gap: '1/4 in',
+      cloths: [
+        {
+          id: 'quarter',
+          width: '18 in',
+          length: '21 in',
+          avoid: [{ x: '0', y: '10 in', width: '18 in', height: '1 in' }],
+        },
+      ],
+      pieces: [{ id: 'pocket', width, height: '10 in', count: 2 }],
+    })
+    // 10 above the stain, 10 below: 10 + 1 + 10 = 21.
+    const { code, out } = await nestIn(square('18 in'))
+    expect(code).to.equal(exitCodes.done)
+    expect(read(out).used[0]?.length.text).to.equal('21 in')
+    const none = await nestIn({
+      ...square('18 in'),
+      pieces: [{ id: 'outer', width: '18 in', height: '12 in' }],
+    })
+    expect(none.code).to.equal(exitCodes.cannotBeMade)
+    expect(none.out).to.contain('avoid less of it')
+    const beside = square('18 in')
+    const { code: refused, err } = await nestIn({
+      ...beside,
+      cloths: beside.cloths.map(cloth => ({ ...cloth, avoid: [{ x: '19 in', y: 0, width: 1, height: 1 }] })),
+    })
+    expect(refused).to.equal(exitCodes.unusable)
+    expect(err).to.equal(
+      'cloths[0].avoid[0].x: “quarter” ends at 18 in; found a place to avoid that begins at 19 in.\n',
+    )
+  })
+
   it('exits 1 where a piece finds no place, and says which in the JSON', async () => {
     const { code, out } = await nestIn({ cloths, pieces: [{ ...outer, width: '45 in' }] })
     expect(code).to.equal(exitCodes.cannotBeMade)

@@ -2,7 +2,7 @@ import { expect } from 'chai'
 import { inches, mm } from '../length/length.js'
 import { readMaterialBody } from './rows.js'
 import { readCuttingBody } from './cuttings.js'
-import { readStashPieceBody, sizeOfStashPiece } from './stash.js'
+import { avoidedOnStashPiece, readStashPieceBody, scaledPhotoOf, sizeOfStashPiece } from './stash.js'
 
 const id = '5f0f3d1e-8f59-4d2c-9f3a-2f1f2f3f4f5f'
 type Read = {
@@ -75,6 +75,80 @@ describe('what the stash knows of a material', () => {
     expect(complaint(body({ price: -1 }))).to.contain('stock.price: Expected at least 0')
     expect(complaint(body({ weave: 'paisley' }))).to.contain('stock.weave: Expected plain')
     expect(complaint(body({ width: 'wide' }))).to.contain('stock.width: ')
+  })
+})
+
+describe('the scale of a picture', () => {
+  const photo = {
+    picture: 1,
+    ratio: 0.75,
+    marks: [
+      [0.25, 0.2],
+      [0.75, 0.2],
+    ] as [[number, number], [number, number]],
+    apart: '4 in',
+  }
+  const scaled = (changes: object) =>
+    readMaterialBody({
+      unit: 'in',
+      swatch: '#8fa3b0',
+      material: { role: 'outer', name: 'Moss twill', thickness: '0.4 mm' },
+      stock: { photo: { ...photo, ...changes } },
+    })
+
+  it('is kept as it was marked, upright and whole unless said', () => {
+    const read = scaled({})
+    expect(read.ok && read.value.stock.photo).to.deep.equal(photo)
+    const stock = read.ok ? read.value.stock : {}
+    // 101.6 mm are half its width.
+    expect(scaledPhotoOf({ picture: 1, stock }, 'in')?.width).to.be.closeTo(203.2, 1e-9)
+  })
+
+  it('is none of another picture, nor where there is none', () => {
+    expect(scaledPhotoOf({ picture: 2, stock: { photo } }, 'in')).to.equal(undefined)
+    expect(scaledPhotoOf({ picture: 0, stock: { photo: { ...photo, picture: 1 } } }, 'in')).to.equal(
+      undefined,
+    )
+    expect(scaledPhotoOf({ picture: 1, stock: {} }, 'in')).to.equal(undefined)
+  })
+
+  it('is refused by name: marks on one spot or beside it, no length, no shape, nothing left', () => {
+    const one = [0.25, 0.2]
+    expect(complaint(scaled({ marks: [one, one] }))).to.match(
+      /^stock\.photo\.marks: The two marks stand on one spot/,
+    )
+    expect(complaint(scaled({ marks: [one, [1.2, 0.2]] }))).to.match(/^stock\.photo\.marks\[1\]\[0\]: /)
+    expect(complaint(scaled({ marks: [one] }))).to.match(/^stock\.photo\.marks/)
+    expect(complaint(scaled({ apart: 'a hand' }))).to.match(/^stock\.photo\.apart: /)
+    expect(complaint(scaled({ ratio: 0 }))).to.match(/^stock\.photo\.ratio: Expected at least 0\.1/)
+    expect(complaint(scaled({ turn: 181 }))).to.match(/^stock\.photo\.turn: Expected at most 180/)
+    const all = { left: 0.5, right: 0.5, top: 0, bottom: 0 }
+    expect(complaint(scaled({ crop: all }))).to.match(/nothing is left of the picture/)
+    expect(complaint(scaled({ crop: { ...all, right: 0.4 } }))).to.equal('none')
+  })
+})
+
+describe('places to avoid on a piece', () => {
+  const piece = (avoid: unknown) =>
+    readStashPieceBody('in')({ source: 'garment', width: '20', length: '30', avoid })
+  const seam = { x: '4 1/2', y: '0', width: '1/4', height: 30 }
+
+  it('are kept as they were measured, and read in the unit of its material', () => {
+    const read = piece([seam])
+    expect(read.ok && read.value.avoid).to.deep.equal([seam])
+    expect(avoidedOnStashPiece({ avoid: [seam] }, 'in')).to.deep.equal([
+      { x: inches(4.5), y: inches(0), width: inches(0.25), height: inches(30) },
+    ])
+    expect(avoidedOnStashPiece({ avoid: [{ ...seam, height: 3 }] }, 'cm')[0]?.height).to.equal(mm(30))
+  })
+
+  it('are left out where they read no longer, and refused where they lie beside it', () => {
+    expect(avoidedOnStashPiece({ avoid: [{ ...seam, x: 'here' }] }, 'in')).to.deep.equal([])
+    expect(complaint(piece([{ ...seam, x: '20' }]))).to.equal(
+      'avoid[0].x: The piece ends at 20 in; found a place to avoid that begins at 20 in.',
+    )
+    expect(complaint(piece([{ ...seam, x: 'here' }]))).to.match(/^avoid\[0\]\.x: /)
+    expect(complaint(piece([{ ...seam, depth: '1' }]))).to.contain('depth')
   })
 })
 

@@ -4,18 +4,8 @@ import { deriveProportions } from '../object/proportions.js'
 import { readingWords } from '../object/reading-words.js'
 import { largestReading, type CoveredObject, type ReadingKey } from '../object/reading.js'
 import { line, type Drawing, type Mark } from './drawing.js'
-import {
-  at,
-  boardEdge,
-  circle,
-  drawFront,
-  drawOpenFlat,
-  drawTail,
-  run,
-  thingOf,
-  word,
-  type Thing,
-} from './thing-views.js'
+import { at, circle, run, word } from './sketching.js'
+import { boardEdge, drawFront, drawOpenFlat, drawTail, thingOf, type Thing } from './thing-views.js'
 
 export interface ThingView {
   readonly reading: ReadingKey

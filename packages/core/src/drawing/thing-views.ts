@@ -1,16 +1,8 @@
 import { mm, toMm } from '../length/length.js'
 import type { ObjectKind, SpineShape } from '../object/kind.js'
 import type { Proportions } from '../object/proportions.js'
-import {
-  line,
-  rectangle,
-  text,
-  type Fill,
-  type LineStyle,
-  type Mark,
-  type PathMark,
-  type Point,
-} from './drawing.js'
+import { line, type Fill, type LineStyle, type Mark, type PathMark } from './drawing.js'
+import { at, box, circle, word } from './sketching.js'
 
 /** A thing to be drawn; its sides in millimetres. */
 export interface Thing {
@@ -108,43 +100,6 @@ export function drawOpenFlat({ height, width, thickness }: Thing): readonly Mark
     word(width / 2, 0.3 * height, 'back'),
     word(1.5 * width + thickness, 0.3 * height, 'front'),
   ]
-}
-
-export function at(x: number, y: number): Point {
-  return [mm(x), mm(y)]
-}
-
-export function box(
-  x: number,
-  y: number,
-  width: number,
-  height: number,
-  style: LineStyle,
-  fill: Fill,
-): PathMark {
-  return rectangle(at(x, y), mm(width), mm(height), { style, fill })
-}
-
-export function word(x: number, y: number, words: string): Mark {
-  return text(at(x, y), words, { size: 'small' })
-}
-
-/** A run of straight stretches. */
-export function run(style: LineStyle, [start, ...rest]: readonly [Point, ...Point[]]): PathMark {
-  return { kind: 'path', start, steps: rest.map(to => ({ to })), closed: false, style, fill: 'none' }
-}
-
-export function circle(x: number, y: number, radius: number, style: LineStyle): PathMark {
-  const half = (to: Point) => ({ to, radius: mm(radius), clockwise: true })
-  const left = at(x - radius, y)
-  return {
-    kind: 'path',
-    start: left,
-    steps: [half(at(x + radius, y)), half(left)],
-    closed: true,
-    style,
-    fill: 'none',
-  }
 }
 
 function arc(x1: number, y1: number, x2: number, y2: number, radius: number): PathMark {
