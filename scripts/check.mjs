@@ -2,37 +2,34 @@
 import { spawn } from 'node:child_process'
 import { availableParallelism } from 'node:os'
 
-/** What everything else stands on. */
-const first = ['build']
-
-/** Side by side where there are cores for it: what reads, and what runs. Within a lane one step after the other. */
-const lanes = [
-  { steps: ['server', 'browser', 'unit'], patience: 0 },
-  // What reads can wait for what runs: a browser that stands still is no story.
-  { steps: ['types', 'lint:fresh'], patience: 15 },
-]
+/**
+ * One stage after the other; within a stage its lanes side by side, where there are cores for it. Servers and browsers have
+ * the machine to themselves: a browser that stands still is no story.
+ */
+const stages = [[['build']], [['server', 'browser']], [['unit', 'types'], ['lint:fresh']]]
 
 const totals = { passed: 0, failed: 0 }
 /** What failed, in full: said once more at the end, where a reader of a long log looks first. */
 const failures = []
-for (const name of first) await check(name)
-if (totals.failed === 0) {
+for (const lanes of stages) {
   if (availableParallelism() > 1) await Promise.all(lanes.map(checkInTurn))
-  else for (const { steps } of lanes) await checkInTurn({ steps, patience: 0 })
+  else for (const lane of lanes) await checkInTurn(lane)
+  // Nothing runs that is not built.
+  if (lanes === stages[0] && totals.failed > 0) break
 }
 for (const words of failures) console.log(`\n${words}`)
 console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
 process.exitCode = totals.failed === 0 ? 0 : 1
 
-async function checkInTurn({ steps, patience }) {
-  for (const name of steps) await check(name, patience)
+async function checkInTurn(steps) {
+  for (const name of steps) await check(name)
 }
 
 /** What a step has to say is printed when it is done, so that two do not speak at once. */
-async function check(name, patience = 0) {
+async function check(name) {
   const began = Date.now()
   console.log(`── ${name} …`)
-  const { code, output } = await run(['run', '--silent', name], patience)
+  const { code, output } = await run(['run', '--silent', name])
   const { passed, failed } = countOf(output, code)
   totals.passed += passed
   totals.failed += failed
@@ -56,12 +53,11 @@ function failureIn(output) {
   return failing ? output.slice(failing.index).trim() : output.trim().split('\n').slice(-40).join('\n')
 }
 
-/** Runs npm; the more patience, the less it stands in the way of what runs beside it. */
-function run(args, patience) {
+function run(args) {
   return new Promise(resolve => {
     // Without colours: their codes would stand between the counts and those who read them.
     const env = { ...process.env, FORCE_COLOR: '0', NO_COLOR: '1' }
-    const child = spawn('nice', ['-n', String(patience), 'npm', ...args], {
+    const child = spawn('npm', args, {
       stdio: ['ignore', 'pipe', 'pipe'],
       env,
     })
