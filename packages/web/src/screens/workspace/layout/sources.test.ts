@@ -53,6 +53,12 @@ describe('where the cloth of a group comes from', () => {
     expect(first).to.deep.equal({ id: 'free', width: inches(18), length: inches(21), washed: true })
   })
 
+  it('says what of a piece is to be avoided', () => {
+    const avoid = [{ x: '2', y: '0', width: '1', height: '21' }]
+    const [first] = sourceOf(group, plan, [material('m', 'Larch')], [piece('free', { avoid })]).sheets
+    expect(first?.avoid).to.deep.equal([{ x: inches(2), y: inches(0), width: inches(1), height: inches(21) }])
+  })
+
   it('uses the pieces that were allowed, all of them unless said', () => {
     const pieces = [piece('a'), piece('b')]
     expect(sheetsOf({ sources: source(['b']) }, pieces)).to.deep.equal(['b'])

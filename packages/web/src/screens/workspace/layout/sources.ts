@@ -55,7 +55,14 @@ export function sourceOf(
       const size = material && sizeOfStashPiece(piece, material.unit)
       if (!size) return []
       const avoid = avoidedOnStashPiece(piece, material.unit)
-      return [{ id: piece.id, ...size, avoid, washed: material.material.washed ?? false }]
+      return [
+        {
+          id: piece.id,
+          ...size,
+          washed: material.material.washed ?? false,
+          ...(avoid.length > 0 && { avoid }),
+        },
+      ]
     }),
   }
 }
