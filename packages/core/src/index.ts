@@ -383,11 +383,5 @@ export {
   type ReadingGrade,
   type SideQuestion,
 } from './make/practice.js'
-export {
-  nearestMarks,
-  scalePhoto,
-  type PhotoCrop,
-  type PhotoPoint,
-  type ScaledPhoto,
-} from './material/photo-scale.js'
-export { drawThing, type ThingView } from './drawing/thing-drawing.js'
+export { scalePhoto, type PhotoPoint, type ScaledPhoto } from './material/photo-scale.js'
+export { drawThing } from './drawing/thing-drawing.js'

@@ -6,7 +6,7 @@ import { textScaleFor } from '../../views/text-scale'
 import { Cut, firstCut } from '../workspace/layout/Cut'
 import { groupJobs, jobsToLay, type GroupJob } from '../workspace/layout/group-job'
 import { nameJob, nameSheet } from '../workspace/layout/sheet-names'
-import { sheetLooks } from '../workspace/layout/sheet-looks'
+import { sheetLooks } from '../../views/cloth/sheet-looks'
 import { drawSheetOf, followLayout, isLayoutOf } from '../workspace/layout/sheet-of'
 import { useCoversToCut, type OwnCover } from '../workspace/layout/use-covers-to-cut'
 import { useCutting, type Cutting } from '../workspace/layout/use-cutting'
@@ -99,7 +99,7 @@ function SheetsOf({ job, request, layout, unit }: SheetsOfProps) {
               <DrawingView
                 drawing={drawing}
                 textScale={textScaleFor(drawing, frame)}
-                cloths={sheetLooks(job)}
+                cloths={sheetLooks(job.source.material)}
               />
             </div>
           </figure>

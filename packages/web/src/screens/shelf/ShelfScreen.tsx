@@ -55,7 +55,7 @@ export function ShelfScreen() {
       )}
       {!entries && !error && <p className="text-soft">Fetching the shelf …</p>}
       {entries?.length === 0 && (
-        <Suspense>
+        <Suspense fallback={<p className="text-soft">Nothing stands here yet.</p>}>
           <EmptyShelf />
         </Suspense>
       )}

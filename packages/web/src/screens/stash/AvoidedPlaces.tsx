@@ -13,13 +13,14 @@ import {
   type Unit,
 } from '@snowdrift/core'
 import { Plus, Trash2 } from 'lucide-react'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useChangeStashPieceMutation } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { Button } from '../../parts/Button'
 import { IconButton } from '../../parts/IconButton'
 import { LengthField } from '../../parts/LengthField'
 import { Modal } from '../../parts/Modal'
+import { sheetLooks } from '../../views/cloth/sheet-looks'
 import { DrawingView } from '../../views/DrawingView'
 import { sayStashPiece } from '../workspace/layout/sources'
 import { placeBetween, useMarking } from './use-marking'
@@ -41,6 +42,7 @@ export function AvoidedPlaces({ piece, row, unit, onClose }: AvoidedPlacesProps)
   const marking = useMarking(place =>
     setPlaces(before => [...before, placeBetween(place.from, place.to, unit, division)]),
   )
+  const cloths = useMemo(() => sheetLooks(row), [row])
   if (!size) return null
   const shown = avoidedOnStashPiece({ avoid: places }, row.unit)
   const drawing = drawSheet({
@@ -76,7 +78,7 @@ export function AvoidedPlaces({ piece, row, unit, onClose }: AvoidedPlacesProps)
           data-marking
           {...marking.on(drawing, size)}
         >
-          <DrawingView drawing={drawing} textScale={0.03} />
+          <DrawingView drawing={drawing} textScale={0.03} cloths={cloths} />
         </div>
         <ul className="grid gap-3">
           {places.map((place, index) => (

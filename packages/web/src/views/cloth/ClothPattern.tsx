@@ -23,7 +23,7 @@ function WeavePattern({ id, look: { colour, weave, repeatMm }, scale }: Required
   const side = repeatMm * scale
   const count = isScattered(weave) ? Math.min(6, Math.max(1, Math.round(repeatMm / usualRepeatMm[weave]))) : 1
   return (
-    <pattern id={id} width={side} height={side} patternUnits="userSpaceOnUse" data-repeat={repeatMm}>
+    <pattern id={id} width={side} height={side} patternUnits="userSpaceOnUse">
       <rect width={side} height={side} fill={colour} />
       <g transform={`scale(${side / (8 * count)})`} opacity={weave === 'plain' ? 0.15 : 0.45}>
         {motifsOf(count).map(({ x, y, turn }) => (
@@ -57,13 +57,7 @@ interface PhotoPatternProps {
 
 function PhotoPattern({ id, photo: { href, width, height, turn, tile }, scale }: PhotoPatternProps) {
   return (
-    <pattern
-      id={id}
-      width={tile.width * scale}
-      height={tile.height * scale}
-      patternUnits="userSpaceOnUse"
-      data-repeat={tile.width}
-    >
+    <pattern id={id} width={tile.width * scale} height={tile.height * scale} patternUnits="userSpaceOnUse">
       <g transform={`scale(${scale}) translate(${-tile.x} ${-tile.y}) rotate(${turn})`}>
         <image
           href={href}

@@ -25,6 +25,7 @@ import { Pin } from 'lucide-react'
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { useAppDispatch } from '../../../app/store'
 import { lit } from '../../../app/lit-slice'
+import { sheetLooks } from '../../../views/cloth/sheet-looks'
 import { DrawingView } from '../../../views/DrawingView'
 import { textScaleFor } from '../../../views/text-scale'
 import { useIsNarrow } from '../../../views/use-media'
@@ -32,7 +33,6 @@ import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
 import { nameSheet } from './sheet-names'
 import { Zoom } from './Zoom'
-import { sheetLooks } from './sheet-looks'
 import { drawSheetOf } from './sheet-of'
 import { capital } from '../../../views/capital'
 
@@ -83,7 +83,7 @@ export function SheetPicture(props: SheetPictureProps) {
     () => drawSheetOf(sheet, { job, layout, leftOvers, unit, cut }),
     [sheet, job, layout, leftOvers, unit, cut],
   )
-  const cloths = useMemo(() => sheetLooks(job), [job])
+  const cloths = useMemo(() => sheetLooks(job.source.material), [job])
   const whole = job.request?.cloths.find(({ id }) => id === sheet.cloth)?.length
   const put = (placed: Placement, x: number, y: number, turned = placed.turned) => {
     const same = turned === placed.turned
