@@ -1,4 +1,5 @@
 import { availableParallelism } from 'node:os'
+import { setTimeout } from 'node:timers/promises'
 import { Sequelize } from 'sequelize'
 import { StartFailure } from '../start-failure.js'
 import { driver } from './listening-client.js'
@@ -28,7 +29,10 @@ const usualLimits = {
  */
 const connections = () => 2 * availableParallelism() + 2
 
-/** Connects to `url`; a database that does not answer is a StartFailure that names its address, not its password. */
+/**
+ * Connects to `url`, patiently where the database is only slow or still starting; one that does not answer is a
+ * StartFailure that names its address, not its password.
+ */
 export async function connect(url: string, limits: Partial<typeof usualLimits> = {}): Promise<Database> {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
@@ -38,12 +42,34 @@ export async function connect(url: string, limits: Partial<typeof usualLimits> =
     dialectOptions: { ...usualLimits, ...limits },
   })
   try {
-    await sequelize.authenticate()
+    await authenticatePatiently(sequelize)
   } catch (error) {
     await sequelize.close().catch(() => undefined)
     throw new StartFailure(`The database at ${addressOf(url)} does not answer: ${(error as Error).message}`)
   }
   return { sequelize, models: defineModels(sequelize), close: () => sequelize.close() }
+}
+
+const tries = 5
+
+async function authenticatePatiently(sequelize: Sequelize): Promise<void> {
+  for (let left = tries; ; left--) {
+    try {
+      return await sequelize.authenticate()
+    } catch (error) {
+      if (left <= 1 || !isNotYet((error as { parent?: unknown }).parent)) throw error
+    }
+    await setTimeout(pauseMs)
+  }
+}
+
+const pauseMs = 200
+const cannotConnectNow = '57P03'
+
+/** The client's own limit, which a machine that stands still for a moment reaches, or a database on its way up. */
+function isNotYet(cause: unknown): boolean {
+  const { code, message } = cause as { readonly code?: string; readonly message?: string }
+  return code === cannotConnectNow || message === 'timeout expired'
 }
 
 function addressOf(url: string): string {
