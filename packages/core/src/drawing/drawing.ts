@@ -1,4 +1,5 @@
 import { add, type Length } from '../length/length.js'
+import type { Dimension } from './strip-dimensions.js'
 
 /** A place on a drawing: x to the right, y down, both in Length. */
 export type Point = readonly [Length, Length]
@@ -78,6 +79,8 @@ export interface TextMark {
   readonly align: 'start' | 'middle' | 'end'
   readonly size: 'small' | 'normal'
   readonly turned?: boolean
+  /** The dimension that it says. */
+  readonly says?: Dimension
 }
 
 export type Mark = LineMark | PathMark | TextMark
@@ -128,7 +131,8 @@ export function text(
     align = 'middle',
     size = 'normal',
     turned = false,
-  }: Partial<Pick<TextMark, 'align' | 'size' | 'turned'>> = {},
+    says,
+  }: Partial<Pick<TextMark, 'align' | 'size' | 'turned' | 'says'>> = {},
 ): TextMark {
-  return { kind: 'text', at, text: words, align, size, ...(turned && { turned }) }
+  return { kind: 'text', at, text: words, align, size, ...(turned && { turned }), ...(says && { says }) }
 }

@@ -12,7 +12,8 @@ import { drawHeight, drawWidth } from './dimension.js'
 import { line, rectangle, text, type Drawing, type LineStyle, type Mark, type Point } from './drawing.js'
 import { drawCorners, outlineOf } from './strip-outline.js'
 import { drawHoles, drawShapes } from './strip-shapes.js'
-import { isHidden, openOut, turnOver } from './turn-over.js'
+import { bodyWidth, panelDimension } from './strip-dimensions.js'
+import { isHidden, layFor } from './turn-over.js'
 
 interface PlacedPanel extends Panel {
   readonly x: Length
@@ -30,7 +31,7 @@ export function drawStrip(
   say: SayLength,
   { face = 'outside', plain = false }: StripView = {},
 ): Drawing {
-  const seen = face === 'inside' ? turnOver(strip) : openOut(strip)
+  const seen = layFor(strip, face)
   const panels = placePanels(seen.panels)
   const total = totalWidth(seen.panels)
   // Pictures stand in frames about twice as wide as high: what is taller than that is shown smaller, its letters not.
@@ -139,10 +140,15 @@ function drawTop(x: Length, unit: Length, above: Length): readonly Mark[] {
   ]
 }
 
-function measurePanel({ x, width }: PlacedPanel, low: Length, unit: Length, say: SayLength): readonly Mark[] {
+function measurePanel(
+  { id, x, width }: PlacedPanel,
+  low: Length,
+  unit: Length,
+  say: SayLength,
+): readonly Mark[] {
   if (width < scale(unit, 4.5)) return []
   const y = add(low, scale(unit, 3))
-  return drawWidth([x, y], [add(x, width), y], say(width), scale(unit, 0.8))
+  return drawWidth([x, y], [add(x, width), y], say(width), scale(unit, 0.8), panelDimension(id))
 }
 
 /** The body's finished width below the panels, and its height at the right. */
@@ -152,17 +158,21 @@ function measureWhole(
   place: { readonly unit: Length; readonly say: SayLength; readonly low: Length; readonly right: Length },
 ): readonly Mark[] {
   const { unit, say, low } = place
-  const body = panels.filter(panel => panel.kind !== 'flap')
-  const [first, last] = [body.at(0), panels.at(-1)]
-  if (!first || !last) return []
-  const walls = first.kind === 'wall'
-  const width = walls ? first.width : add(...body.map(panel => panel.width))
+  const first = panels.find(({ kind }) => kind !== 'flap')
+  const [last, width] = [panels.at(-1), bodyWidth({ panels })]
+  if (!first || !last || width === undefined) return []
   const y = add(low, scale(unit, 8))
   const right = add(last.x, last.width, place.right, scale(unit, 2.5))
   return [
-    ...(walls
+    ...(first.kind === 'wall'
       ? []
-      : drawWidth([first.x, y], [add(first.x, width), y], `${say(width)} finished`, scale(unit, 0.8))),
-    ...drawHeight([right, zero], [right, height], say(height), scale(unit, 0.8)),
+      : drawWidth(
+          [first.x, y],
+          [add(first.x, width), y],
+          `${say(width)} finished`,
+          scale(unit, 0.8),
+          'width',
+        )),
+    ...drawHeight([right, zero], [right, height], say(height), scale(unit, 0.8), 'height'),
   ]
 }

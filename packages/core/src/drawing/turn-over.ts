@@ -91,6 +91,11 @@ export function openOut(strip: Strip): Strip {
   }
 }
 
+/** The strip as it lies in the picture of one face. */
+export function layFor(strip: Strip, face: Face): Strip {
+  return face === 'inside' ? turnOver(strip) : openOut(strip)
+}
+
 /** Whether something on one face is hidden when the cover is seen from the other. */
 export function isHidden(on: Face | undefined, seenFrom: Face): boolean {
   return on !== undefined && on !== seenFrom
