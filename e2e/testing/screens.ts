@@ -95,7 +95,7 @@ export function smallTargets(page: Page, least: number): Promise<readonly string
       // Words within a sentence, what is drawn to scale, and what nobody sees are no targets of their own.
       const isExempt =
         (element.matches('a') && getComputedStyle(element).display === 'inline') ||
-        element.matches('[data-handle], [data-at], [type="file"]') ||
+        element.matches('[data-handle], [data-at], [data-pull], [type="file"]') ||
         element.closest('.sr-only') !== null
       if (width === 0 || height === 0 || isExempt) return []
       if (width + 0.5 >= wanted && height + 0.5 >= wanted) return []

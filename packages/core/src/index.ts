@@ -385,7 +385,14 @@ export {
 } from './make/practice.js'
 export { scalePhoto, type PhotoPoint, type ScaledPhoto } from './material/photo-scale.js'
 export { drawThing } from './drawing/thing-drawing.js'
-export { findHolds, type Held, type Holds, type Pull, type SettableSize } from './reckon/holds/holds.js'
+export {
+  findHolds,
+  stillPoint,
+  type Held,
+  type Holds,
+  type Pull,
+  type SettableSize,
+} from './reckon/holds/holds.js'
 export { pullTo, settingFor, type Pulled, type Stop } from './reckon/holds/pull-to.js'
 export { amountRange, easeRange, panelRange, withSetting, type Setting } from './reckon/holds/setting.js'
-export type { Dimension } from './drawing/strip-dimensions.js'
+export { dimensionOf, type Dimension } from './drawing/strip-dimensions.js'

@@ -45,6 +45,8 @@ export interface LengthFieldProps {
   readonly enterSends?: boolean
   /** Has the cursor as soon as it is there. */
   readonly autoFocus?: boolean
+  /** Stands alone: the tape and the fractions take room of their own, for nothing stands beneath that would move. */
+  readonly alone?: boolean
 }
 
 /**
@@ -67,6 +69,7 @@ export function LengthField(props: LengthFieldProps) {
     whenLeft = false,
     enterSends = false,
     autoFocus = false,
+    alone = false,
   } = props
   const id = useId()
   const written = useContext(WrittenUnit) ?? unit
@@ -167,10 +170,10 @@ export function LengthField(props: LengthFieldProps) {
         </p>
         {focused && (
           // Laid over what is beneath: nothing may move away from under a click when the field is left.
-          <div className="pointer-events-none absolute top-0 left-0 z-10 grid gap-1">
+          <div className={`pointer-events-none z-10 grid gap-1 ${alone ? 'mt-2' : 'absolute top-0 left-0'}`}>
             {read?.ok && !thin && <Tape reading={read.length} unit={unit} division={division} />}
             {touch && !thin && (
-              <div className="pointer-events-auto rounded-md bg-ground p-1 shadow">
+              <div className={`pointer-events-auto rounded-md bg-ground p-1 ${alone ? '' : 'shadow'}`}>
                 <FractionKeys unit={unit} onType={key => take(withKey(text, key))} />
               </div>
             )}

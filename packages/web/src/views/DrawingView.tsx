@@ -17,6 +17,20 @@ interface DrawingViewProps {
   readonly onPick?: (piece: string) => void
   /** Its cloths, where they are others than those of the cover in hand. */
   readonly cloths?: ClothLooks
+  /** What of the plane is shown, where that is not the drawing's own choice. */
+  readonly frame?: DrawingFrame | undefined
+}
+
+export type DrawingFrame = Pick<Drawing, 'from' | 'width' | 'height'>
+
+/** A frame as an SVG's viewBox, in millimetres. */
+export function viewBoxOf({ from: [left, top], width, height }: DrawingFrame): string {
+  return [left, top, width, height].map(svgNumber).join(' ')
+}
+
+/** How large letters are that take so much of a frame's longer side, in millimetres. */
+export function letterOf({ width, height }: DrawingFrame, textScale: number): number {
+  return Math.max(toMm(width), toMm(height)) * textScale
 }
 
 /** Renders a neutral drawing to SVG, in millimetres. A piece lights up with its row in every list. */
@@ -26,6 +40,7 @@ export const DrawingView = memo(function DrawingView({
   label,
   onPick,
   cloths,
+  frame = drawing,
 }: DrawingViewProps) {
   const dispatch = useAppDispatch()
   const litPiece = useAppSelector(state => state.lit.piece)
@@ -41,14 +56,13 @@ export const DrawingView = memo(function DrawingView({
   const patterns = drawing.plainCloth ? [] : distinct(looks)
   // A picture too small for words is too small for edges round its lines.
   const isCased = patterns.length > 0 && drawing.marks.some(({ kind }) => kind === 'text')
-  const [left, top] = drawing.from
-  const textSize = Math.max(toMm(drawing.width), toMm(drawing.height)) * textScale
+  const textSize = letterOf(frame, textScale)
   return (
     <svg
       className={`drawing ${patterns.length > 0 ? 'on-cloth' : ''}`}
       role="img"
       aria-label={label ?? drawing.title}
-      viewBox={[left, top, drawing.width, drawing.height].map(svgNumber).join(' ')}
+      viewBox={viewBoxOf(frame)}
       preserveAspectRatio="xMidYMid meet"
       onPointerLeave={() => dispatch(lit(null))}
     >

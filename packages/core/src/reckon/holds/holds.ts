@@ -1,5 +1,6 @@
 import type { Dimension } from '../../drawing/strip-dimensions.js'
 import { dimensionOf, panelDimension } from '../../drawing/strip-dimensions.js'
+import { layFor } from '../../drawing/turn-over.js'
 import type { Cover } from '../../file/cover.js'
 import type { Face, StripPoint } from '../../families/strip.js'
 import { add, scale, subtract, type Length } from '../../length/length.js'
@@ -15,6 +16,8 @@ export type Held = Probe['settable']
 export interface Pull {
   readonly held: Held
   readonly axis: 'x' | 'y'
+  /** On which side of the middle of the body it lies: -1 left or above, 1 right or below. */
+  readonly side: -1 | 0 | 1
   /** The edge; a point where it is none. */
   readonly from: StripPoint
   readonly to: StripPoint
@@ -47,7 +50,18 @@ export function findHolds(cover: Cover, planned: Plan, face: Face): Holds {
   const pulled = probes.map(tried => ({ tried, pulls: pullsOf(tried) }))
   // What has no edge of its own in the picture is no way to set a size there.
   const shown = pulled.filter(({ pulls }) => pulls.length > 0).map(({ tried }) => tried)
-  return { pulls: apart(pulled.flatMap(({ pulls }) => pulls)), sizes: sizesOf(planned, shown) }
+  return {
+    pulls: apart(
+      pulled.flatMap(({ pulls }) => pulls),
+      planned.strip,
+    ),
+    sizes: sizesOf(planned, shown),
+  }
+}
+
+/** The place in the picture of one face that stays where it is when something is pulled: the middle of the body. */
+export function stillPoint({ strip }: Pick<Plan, 'strip'>, face: Face): StripPoint {
+  return middleOf(layFor(strip, face))
 }
 
 /** Of what a setting moves, the first kind here is what it is about; the rest goes with it. */
@@ -80,10 +94,19 @@ function pullsOf({ settable, step, before, moved }: Probe): readonly Pull[] {
     if (edge.of !== kind || gain === undefined) continue
     const { axis, from, to } = edge
     const off = edge.at - middle[axis === 'x' ? 0 : 1]
-    const side = `${axis} ${Math.sign(off)}`
+    const side = Math.sign(off) as Pull['side']
     const away = Math.abs(off)
-    if (away < (nearest.get(side)?.away ?? Infinity))
-      nearest.set(side, { held: settable, axis, from, to, at: along(edge, 1 / 2), gain, away })
+    if (away < (nearest.get(`${axis} ${side}`)?.away ?? Infinity))
+      nearest.set(`${axis} ${side}`, {
+        held: settable,
+        axis,
+        side,
+        from,
+        to,
+        at: along(edge, 1 / 2),
+        gain,
+        away,
+      })
   }
   return [...nearest.values()].map(({ away: _away, ...pull }) => pull)
 }
@@ -93,14 +116,15 @@ function along({ from, to }: Pick<StripEdge, 'from' | 'to'>, share: number): Str
   return [between(0), between(1)]
 }
 
-/** Several settings may move one edge: each is taken hold of at a place of its own. */
-function apart(pulls: readonly Pull[]): readonly Pull[] {
-  const taken = new Map<string, number>()
-  return pulls.map(pull => {
-    const edge = `${pull.axis} ${pull.from.join()} ${pull.to.join()}`
-    const before = taken.get(edge) ?? 0
-    taken.set(edge, before + 1)
-    return { ...pull, at: along(pull, shares[before % shares.length] ?? 1 / 2) }
+/** Several settings may move one edge, or edges side by side: each is taken hold of at a height of its own. */
+function apart(pulls: readonly Pull[], { height }: Pick<Plan['strip'], 'height'>): readonly Pull[] {
+  const near = scale(height, 1 / 12)
+  return pulls.map((pull, index) => {
+    const place = pull.axis === 'x' ? 0 : 1
+    const beside = pulls
+      .slice(0, index)
+      .filter(({ axis, from }) => axis === pull.axis && Math.abs(from[place] - pull.from[place]) < near)
+    return { ...pull, at: along(pull, shares[beside.length % shares.length] ?? 1 / 2) }
   })
 }
 

@@ -12,6 +12,7 @@ import { useCover } from './cover-context'
 import { FitLine } from './FitLine'
 import { legendOf } from './legend'
 import { notePictureHeight } from './note-picture-height'
+import { StripPicture } from './picture/StripPicture'
 import { ThingPicture } from './ThingPicture'
 
 /** The cover laid flat and seen end-on, answering every change; stays in sight while the stations scroll. */
@@ -100,8 +101,10 @@ function Pictures({ plan, unit, isHeld }: PicturesProps) {
         data-picture="strip"
       >
         <div className="h-36 sm:h-56 lg:h-full">
-          <DrawingView
+          <StripPicture
             drawing={strip}
+            plan={plan}
+            face={face}
             textScale={textScaleFor(strip, narrow ? phoneFrame : deskFrame)}
             onPick={showPiece}
           />

@@ -1,5 +1,15 @@
 import { oneStep } from '../../../drafts/draft'
-import { applyRepair, customary, findFamily, listOptionFields, mm, type CoverFile } from '@snowdrift/core'
+import {
+  applyRepair,
+  customary,
+  findFamily,
+  listOptionFields,
+  mm,
+  withSetting,
+  type CoverFile,
+  type Family,
+} from '@snowdrift/core'
+import { useState } from 'react'
 import { FindingNote } from '../../../parts/FindingNote'
 import { LengthField } from '../../../parts/LengthField'
 import { OptionFields, type OptionValue } from '../../../parts/OptionFields'
@@ -7,17 +17,49 @@ import { SelectField } from '../../../parts/SelectField'
 import { gridChoices } from '../../../views/grid-choices'
 import { findingsAbout, useCover } from '../cover-context'
 import { useEffects } from '../use-effects'
+import { splitOptions } from './split-options'
 
 /** Seam, grid, and the options of the way of making. */
 export function OptionsForm() {
+  const { file } = useCover()
+  const family = findFamily(file.family)
+  return family ? <Options key={family.id} family={family} /> : null
+}
+
+function Options({ family }: { readonly family: Family }) {
   const { file, planned, unit, division, change } = useCover()
   const effects = useEffects()
-  const family = findFamily(file.family)
-  if (!family) return null
+  // As it stood when it was opened: a field that is being typed in does not go elsewhere.
+  const [wanted] = useState(
+    () => (key: string) => key in (file.options ?? {}) || findingsAbout(planned, `option:${key}`).length > 0,
+  )
   const settled = planned.plan?.settled
   const unused = family.unused?.((settled?.options ?? {}) as Record<string, unknown>) ?? []
   // what was stated stays in sight, so that it can be taken out
   const hidden = new Set(settled ? unused.filter(key => !(key in (file.options ?? {}))) : [])
+  const fields = listOptionFields(family.options(unit)).filter(([key]) => !hidden.has(key))
+  const { shown, more } = splitOptions(fields, wanted)
+  const form = (some: typeof shown) => (
+    <OptionFields
+      fields={some}
+      values={file.options ?? {}}
+      settled={(settled?.options ?? {}) as Record<string, unknown>}
+      unit={unit}
+      division={division}
+      onChange={(key, value) => change(`option.${key}`, current => withOption(current, key, value))}
+      effectOf={(key, value) => effects(current => withOption(current, key, value))}
+      below={key =>
+        findingsAbout(planned, `option:${key}`).map((finding, index) => (
+          <FindingNote
+            key={`${finding.code} ${index}`}
+            finding={finding}
+            unit={unit}
+            onRepair={repair => change(oneStep, current => applyRepair(current, repair))}
+          />
+        ))
+      }
+    />
+  )
   const isSeamed = family.traits.includes('seamed')
   return (
     <section className="grid gap-5">
@@ -30,28 +72,16 @@ export function OptionsForm() {
           fallback={settled?.seam ?? customary(1 / 4, unit)}
           division={division}
           range={{ min: mm(1), max: mm(50) }}
-          onChange={typed => change('seam', current => withSeam(current, typed))}
+          onChange={typed => change('seam', current => withSetting(current, { kind: 'seam' }, typed))}
         />
       )}
-      <OptionFields
-        fields={listOptionFields(family.options(unit)).filter(([key]) => !hidden.has(key))}
-        values={file.options ?? {}}
-        settled={(settled?.options ?? {}) as Record<string, unknown>}
-        unit={unit}
-        division={division}
-        onChange={(key, value) => change(`option.${key}`, current => withOption(current, key, value))}
-        effectOf={(key, value) => effects(current => withOption(current, key, value))}
-        below={key =>
-          findingsAbout(planned, `option:${key}`).map((finding, index) => (
-            <FindingNote
-              key={`${finding.code} ${index}`}
-              finding={finding}
-              unit={unit}
-              onRepair={repair => change(oneStep, current => applyRepair(current, repair))}
-            />
-          ))
-        }
-      />
+      {form(shown)}
+      {more.length > 0 && (
+        <details>
+          <summary className="text-soft">More: {more.length} sizes that hold as they usually do</summary>
+          <div className="mt-3 grid gap-5">{form(more)}</div>
+        </details>
+      )}
       <SelectField
         label="Cutting grid"
         value={file.grid === undefined ? '' : String(file.grid)}
@@ -65,10 +95,6 @@ export function OptionsForm() {
       />
     </section>
   )
-}
-
-function withSeam({ seam: _before, ...file }: CoverFile, seam: string | undefined): CoverFile {
-  return seam === undefined ? file : { ...file, seam }
 }
 
 function withGrid({ grid: _before, ...file }: CoverFile, grid: string): CoverFile {

@@ -1,13 +1,10 @@
-import { findFamily, mm, zero, type LengthRange } from '@snowdrift/core'
+import { amountRange, easeRange, findFamily, panelRange, withSetting } from '@snowdrift/core'
 import { LengthField } from '../../../parts/LengthField'
 import { SelectField } from '../../../parts/SelectField'
 import { useCover } from '../cover-context'
 import { withEase, type EaseKey } from './sizing-ease'
 
 const measureWords = { open: 'the open width', wrap: 'the wrap', device: 'the device' } as const
-
-const easeRange: LengthRange = { min: zero, max: mm(150) }
-const amountRange: LengthRange = { min: zero, max: mm(500) }
 
 /** The ease to aim at, where the size is computed. Rounding up to the grid makes of it the ease as cut. */
 export function EaseFields() {
@@ -36,8 +33,6 @@ export function EaseFields() {
   )
 }
 
-const panelRange: LengthRange = { min: mm(20), max: mm(3000) }
-
 /** How large the outer is that is cut already. */
 export function CutFields() {
   const { file, unit, division, change } = useCover()
@@ -52,7 +47,7 @@ export function CutFields() {
       range={panelRange}
       onChange={typed =>
         typed !== undefined &&
-        change(`cut-${key}`, current => ({ ...current, sizing: { ...sizing, [key]: typed } }))
+        change(`cut-${key}`, current => withSetting(current, { kind: 'sizing', key }, typed))
       }
     />
   )

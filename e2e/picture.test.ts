@@ -1,0 +1,165 @@
+import { readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { expect } from 'chai'
+import type { Page } from 'puppeteer-core'
+import { addressOf, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
+import { phone, type Site } from './testing/site.js'
+import { useSite } from './testing/use-site.js'
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+
+describe('the picture as the place to work', function () {
+  this.timeout(180_000)
+  let site: Site
+  let page: Page
+  let ledger = ''
+  let botany = ''
+  useSite(async opened => {
+    site = opened
+    page = await site.visit('/')
+    await see(page, 'Hut ledger, with ties')
+    ledger = await addressOf(page, 'Hut ledger, with ties')
+    botany = await addressOf(page, 'Botany journal on elastic')
+  })
+
+  const told = '[aria-label="What was set"]'
+  const picture = '[data-picture="strip"]'
+  const sizeOf = (size: string, on = page) =>
+    on.$eval(`[data-size="${size}"]`, element =>
+      element.getAttribute('aria-valuetext')?.replaceAll('\u2044', '/').replace(/\s+/g, ' '),
+    )
+
+  /** Where an edge is taken hold of: the first or the last of those of a setting. */
+  const holdOf = async (pull: string, which: 'first' | 'last' = 'first') => {
+    await page.waitForSelector(`.pulls:not(.opacity-0) [data-pull="${pull}"]`)
+    const places = await page.$$eval(`[data-pull="${pull}"] .pull-stroke`, strokes =>
+      strokes.map(stroke => {
+        const { x, y, width, height } = stroke.getBoundingClientRect()
+        return [x + width / 2, y + height / 2] as const
+      }),
+    )
+    return places.at(which === 'first' ? 0 : -1) ?? expect.fail(`Nothing to hold ${pull} by`)
+  }
+  const pull = async (from: readonly [number, number], byX: number) => {
+    await page.mouse.move(...from)
+    await page.mouse.down()
+    await page.mouse.move(from[0] + byX / 2, from[1], { steps: 3 })
+    await page.mouse.move(from[0] + byX, from[1], { steps: 3 })
+  }
+
+  it('has a flap pulled deeper, with what that does said as it moves, and undone at once', async () => {
+    await page.goto(`${site.address()}${ledger}/make-up`)
+    await see(page, 'Snug')
+    const before = await valueOf(page, 'Flap depth')
+    const hold = await holdOf('option.flapDepth')
+    const scale = await page.$eval(`${picture} svg.drawing`, svg => svg.getScreenCTM()?.a ?? 0)
+    // 1 in to the left on the screen is 1 in of flap; the first mark of the tape that is past it counts
+    await pull(hold, -25.4 * scale)
+    await see(page, 'Flap depth: 4 in', told)
+    await see(page, 'cloth:', told)
+    // the edge is under the hand still, though the cover is wider now
+    const [x] = await holdOf('option.flapDepth')
+    expect(x).to.be.closeTo(hold[0] - 25.4 * scale, 2)
+    await page.mouse.up()
+    expect(await valueOf(page, 'Flap depth')).to.equal('4 in')
+    expect(await sizeOf('panel:back-flap')).to.equal('4 in')
+    await undo(page)
+    expect(await valueOf(page, 'Flap depth')).to.equal(before)
+  })
+
+  it('is put back by Escape while it is in hand', async () => {
+    const hold = await holdOf('option.flapDepth', 'last')
+    await pull(hold, 60)
+    await see(page, /Flap depth: [4-9]/, told)
+    await page.keyboard.press('Escape')
+    await page.mouse.up()
+    await see(page, 'Flap depth: 3 in', told)
+    expect(await sizeOf('panel:front-flap')).to.equal('3 in')
+  })
+
+  it('goes no further than the cover can be made, and says why', async () => {
+    await page.goto(`${site.address()}${botany}/make-up`)
+    await page.waitForSelector(picture)
+    await pull(await holdOf('option.turnIn'), 200)
+    await see(page, /No further: .*turn-in/i, told)
+    await page.mouse.up()
+    const text = await textOf(page)
+    expect(text).to.not.include('Cannot be made')
+  })
+
+  it('has its sizes stepped and typed where they stand, heard with what became of the fit', async () => {
+    await page.goto(`${site.address()}${ledger}/make-up`)
+    await page.waitForSelector('[data-size="panel:back-flap"]')
+    await page.$eval('[data-size="panel:back-flap"]', element =>
+      (element as SVGElement & { focus: () => void }).focus(),
+    )
+    // sixteenths of an inch
+    await page.keyboard.press('ArrowUp')
+    await page.keyboard.press('ArrowUp')
+    await see(page, 'Flap depth: 3 1/8 in', told)
+    expect(await sizeOf('panel:back-flap')).to.equal('3 1/8 in')
+    await page.keyboard.type('3')
+    await page.waitForFunction(() => document.activeElement?.matches('[data-length-field]'))
+    await page.keyboard.type(' 3/4')
+    await page.keyboard.press('Enter')
+    await page.waitForFunction(() => document.activeElement?.getAttribute('data-size') === 'panel:back-flap')
+    expect(await sizeOf('panel:back-flap')).to.equal('3 3/4 in')
+    // the fit is said too, in a place that is read out
+    await page.$eval('[data-size="width"]', element =>
+      (element as SVGElement & { focus: () => void }).focus(),
+    )
+    for (let marks = 0; marks < 8; marks++) await page.keyboard.press('ArrowUp')
+    await see(page, /Roomy/, '[role="status"][aria-label="Fit"]')
+  })
+
+  it('has an edge without a written size moved by keys', async () => {
+    const opening = '[data-pull="option.turningOpening"][role="slider"]'
+    await page.waitForSelector(opening)
+    const lengthOf = () => page.$eval(opening, element => Number(element.getAttribute('aria-valuenow')))
+    const before = await lengthOf()
+    await page.$eval(opening, element => (element as SVGElement & { focus: () => void }).focus())
+    await page.keyboard.press('PageUp')
+    // eight sixteenths of an inch are 12.7 mm
+    await page.waitForFunction(
+      (selector: string, least: number) =>
+        Number(document.querySelector(selector)?.getAttribute('aria-valuenow')) > least,
+      {},
+      opening,
+      before + 12,
+    )
+    expect(await lengthOf()).to.be.closeTo(before + 12.7, 0.11)
+    expect(await page.evaluate(() => document.activeElement?.getAttribute('data-pull'))).to.equal(
+      'option.turningOpening',
+    )
+  })
+
+  it('axe finds nothing while a size is being typed', async () => {
+    await page.$eval('[data-size="height"]', element =>
+      (element as SVGElement & { focus: () => void }).focus(),
+    )
+    await page.keyboard.press('Enter')
+    await find(page, 'Finished height')
+    await page.waitForSelector('form [data-length-field]')
+    await page.evaluate(axeSource)
+    const { violations } = (await page.evaluate('axe.run(document)')) as { violations: { id: string }[] }
+    expect(violations.map(({ id }) => id)).to.deep.equal([])
+    await page.keyboard.press('Escape')
+  })
+
+  it('is worked in with a thumb', async () => {
+    const held = await site.visit(`${ledger}/make-up`, { ...phone, touch: true })
+    await held.waitForSelector('[data-size="panel:front-flap"]')
+    const box = await held.$eval('[data-size="panel:front-flap"] rect', rect => {
+      const { x, y, width, height } = rect.getBoundingClientRect()
+      return { x: x + width / 2, y: y + height / 2, width, height }
+    })
+    await held.touchscreen.tap(box.x, box.y)
+    await held.waitForSelector('form [data-length-field]')
+    await held.keyboard.type('4')
+    await press(held, '½')
+    await held.keyboard.press('Enter')
+    await held.waitForFunction(() => !document.querySelector('form [data-length-field]'))
+    expect(await sizeOf('panel:front-flap', held)).to.equal('4 1/2 in')
+    await held.browserContext().close()
+  })
+})

@@ -1,0 +1,57 @@
+import { describeFinding, sayProperly, severityIn, type Finding, type Plan } from '@snowdrift/core'
+import { Fractions } from '../../../parts/Fractions'
+import { Length } from '../../../parts/Length'
+import { useCover } from '../cover-context'
+import { ClothNeeded } from '../make-up/ClothNeeded'
+import type { Told } from './use-set-length'
+
+interface PullBubbleProps {
+  readonly told: Told
+  readonly plan: Plan
+  /** The plan before anything was changed here. */
+  readonly before: Plan
+}
+
+/** What a change in the picture comes to: the setting, the cloth, what stops it or speaks against it. */
+export function PullBubble({ told, plan, before }: PullBubbleProps) {
+  const { planned, unit } = useCover()
+  const { held, length, stop } = told
+  const trouble = stop?.kind === 'finding' ? stop.finding : newTrouble(before.findings, plan.findings)
+  return (
+    <div
+      role="status"
+      aria-label="What was set"
+      className="pointer-events-none absolute top-0 left-1/2 z-20 w-max max-w-full -translate-x-1/2 rounded-md border border-rule bg-surface px-3 py-1.5 text-sm shadow"
+    >
+      <p className="flex flex-wrap justify-center gap-x-3">
+        <span className="font-semibold">
+          {held.label}: <Length value={length} unit={unit} />
+        </span>
+        {planned.cover && planned.plan && (
+          <span className="text-soft">
+            cloth: <ClothNeeded plan={planned.plan} cover={planned.cover} unit={unit} />
+          </span>
+        )}
+      </p>
+      {stop?.kind === 'range' && (
+        <p className="text-caution">No further: that is the end of what can be set.</p>
+      )}
+      {trouble && (
+        <p className={severityIn(trouble) === 'error' ? 'text-bad' : 'text-caution'}>
+          {stop && 'No further: '}
+          <Fractions text={describeFinding(trouble, sayProperly(unit)).message} />
+        </p>
+      )}
+    </div>
+  )
+}
+
+/** The gravest that was not said before. */
+function newTrouble(before: readonly Finding[], now: readonly Finding[]): Finding | undefined {
+  const known = new Set(before.map(({ code, about }) => `${code} ${about}`))
+  const fresh = now.filter(finding => !known.has(`${finding.code} ${finding.about}`))
+  return (
+    fresh.find(finding => severityIn(finding) === 'error') ??
+    fresh.find(finding => severityIn(finding) === 'warning')
+  )
+}

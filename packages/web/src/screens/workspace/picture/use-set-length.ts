@@ -1,0 +1,42 @@
+import {
+  formatLength,
+  inches,
+  mm,
+  pullTo,
+  withSetting,
+  type Held,
+  type Length,
+  type Pulled,
+} from '@snowdrift/core'
+import { useCallback } from 'react'
+import { useCover } from '../cover-context'
+import { settingKey } from './setting-key'
+
+/** What a setting came to that was changed in the picture. */
+export interface Told extends Pulled {
+  readonly held: Held
+}
+
+/**
+ * How a length was set: on the marks of the tape; typed, as finely as lengths are said; or still being typed, when what
+ * cannot be reached is only on the way to something else, and nothing comes of it.
+ */
+type HowSet = 'marked' | 'typed' | 'typing'
+
+/** Changes a setting from the picture, as near to what is wanted as the cover can be made. */
+export function useSetLength(): (held: Held, wanted: Length, how: HowSet) => Told | undefined {
+  const { planned, unit, division, change } = useCover()
+  return useCallback(
+    (held, wanted, how) => {
+      const { cover, plan } = planned
+      if (!cover || !plan) return undefined
+      const finest = unit === 'in' ? inches(1 / 64) : mm(1 / 10)
+      const pulled = pullTo(cover, plan, held, wanted, how === 'marked' ? division : finest)
+      if (how === 'typing' && pulled.stop) return undefined
+      const typed = formatLength(pulled.length, unit)
+      change(`picture.${settingKey(held)}`, file => withSetting(file, held.setting, typed))
+      return { ...pulled, held }
+    },
+    [planned, unit, division, change],
+  )
+}
