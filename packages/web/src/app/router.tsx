@@ -33,6 +33,7 @@ const routes: RouteObject[] = [
       { path: '/covers/:id/take-away', lazy: lazily(screens.loadTakeAway) },
       { path: '/covers/:id/bench', lazy: lazily(screens.loadBench) },
       { path: '/covers/:id/steps', lazy: lazily(screens.loadSteps) },
+      { path: '/covers/:id/folded', lazy: lazily(screens.loadFolded) },
       { path: '/covers/:id/:station?', lazy: lazily(screens.loadWorkspace) },
       { path: '*', element: <NotHere /> },
     ],

@@ -5,6 +5,7 @@ const loadCuttingList = () => import('../screens/cutting-list/CuttingListScreen'
 const loadTakeAway = () => import('../screens/take-away/TakeAwayScreen')
 const loadBench = () => import('../screens/bench/BenchScreen')
 const loadSteps = () => import('../screens/bench/StepsScreen')
+const loadFolded = () => import('../screens/folded/FoldedScreen')
 const loadPractice = () => import('../screens/practice/PracticeScreen')
 const loadDevices = () => import('../screens/devices/DevicesScreen')
 const loadLog = () => import('../screens/log/LogScreen')
@@ -26,6 +27,7 @@ export const screens = {
   loadTakeAway,
   loadBench,
   loadSteps,
+  loadFolded,
   loadPractice,
 }
 export const loadScreens = Object.values(screens)

@@ -10,6 +10,11 @@ export function useIsTouch(): boolean {
   return useMedia('(pointer: coarse)')
 }
 
+/** Whether nothing is to move by itself. */
+export function useWantsStill(): boolean {
+  return useMedia('(prefers-reduced-motion: reduce)')
+}
+
 function useMedia(query: string): boolean {
   const media = watched(query)
   return useSyncExternalStore(media.watch, media.read)

@@ -1,5 +1,5 @@
 import { checkReach, isDone, nextStep } from '@snowdrift/core'
-import { Hammer, Printer } from 'lucide-react'
+import { Box, Hammer, Printer } from 'lucide-react'
 import { Link } from 'react-router'
 import { buttonLooks, buttonShape } from '../../parts/Button'
 import { FindingNote } from '../../parts/FindingNote'
@@ -25,6 +25,9 @@ export function MakeStation({ id }: { readonly id: string }) {
         </Link>
         <Link to={`/covers/${id}/steps`} className={`${buttonShape} ${buttonLooks.plain}`}>
           <Printer className="size-4" aria-hidden /> Steps to print
+        </Link>
+        <Link to={`/covers/${id}/folded`} className={`${buttonShape} ${buttonLooks.plain}`}>
+          <Box className="size-4" aria-hidden /> See it come together
         </Link>
       </div>
       {done > 0 && next && (

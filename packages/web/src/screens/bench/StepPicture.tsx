@@ -8,6 +8,7 @@ import {
   type Step,
 } from '@snowdrift/core'
 import { useMemo } from 'react'
+import { Link } from 'react-router'
 import { DrawingView } from '../../views/DrawingView'
 import { textScaleFor } from '../../views/text-scale'
 import type { OnTheBench } from './use-making'
@@ -31,6 +32,14 @@ export function StepPicture({ bench, step }: { readonly bench: OnTheBench; reado
         <DrawingView drawing={drawing} textScale={textScaleFor(drawing, pictureFrame)} />
       </div>
       <Cloths bench={bench} step={step} />
+      {step.joining !== undefined && (
+        <Link
+          to={`/covers/${bench.id}/folded?at=${step.joining}-pile`}
+          className="inline-flex min-h-11 items-center text-thread underline"
+        >
+          See it come together
+        </Link>
+      )}
     </figure>
   )
 }

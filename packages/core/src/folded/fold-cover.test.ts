@@ -1,0 +1,196 @@
+import { expect } from 'chai'
+import { families } from '../families/registry.js'
+import type { CoverFile } from '../file/cover-schema.js'
+import { coverFrom, everyReading, familyFile, planFrom } from '../file/testing/cover-files.js'
+import { toMm } from '../length/length.js'
+import { foldCover } from './fold-cover.js'
+import { cornersOf, outlookAt, placeLeaves, pointOn, type PlacedLeaf } from './frame.js'
+import type { Folded, Place } from './leaf.js'
+
+const foldedOf = (file: CoverFile) => foldCover(coverFrom(file), planFrom(file))
+const stageOf = ({ stages }: Folded, id: string) => {
+  const index = stages.findIndex(stage => stage.id === id)
+  return index < 0 ? expect.fail(`No stage ${id}`) : index
+}
+const leafAt = (folded: Folded, time: number, id: string): PlacedLeaf =>
+  placeLeaves(folded, time).find(({ leaf }) => leaf.id === id) ?? expect.fail(`No leaf ${id} at ${time}`)
+const distance = (one: Place, other: Place) =>
+  Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2])
+const heightsOf = (placed: PlacedLeaf) => cornersOf(placed).map(([, , z]) => z)
+
+describe('a slip-on cover that comes together', () => {
+  const file = familyFile('slip-cover', { object: everyReading })
+  const folded = foldedOf(file)
+  const plan = planFrom(file)
+
+  it('goes from its pieces through its joining, turned, to the closed book', () => {
+    expect(folded.stages.map(({ id }) => id)).to.deep.equal([
+      ...[
+        'pieces',
+        'close-round-pile',
+        'close-round',
+        'cover',
+        'flaps-over',
+        'thing-there',
+        'thing-in',
+        'closed',
+      ],
+    ])
+    expect(folded.stages.filter(({ isScheme }) => isScheme).map(({ id }) => id)).to.deep.equal(['cover'])
+    expect(folded.stages[1]?.pile).to.deep.equal([
+      'outer, right side up',
+      'flaps, folds to the middle, right side down',
+      'lining, right side down',
+    ])
+  })
+
+  it('has every piece on the table as often and as large as it is cut, right side up', () => {
+    const onTable = placeLeaves(folded, 0).map(({ leaf, inside }) => [
+      leaf.piece,
+      leaf.width,
+      leaf.height,
+      Math.round(inside[2]),
+    ])
+    const cut = plan.pieces.flatMap(({ id, count, width, height }) =>
+      Array.from({ length: count }, () => [id, width.cut, height.cut, -1]),
+    )
+    expect(onTable).to.deep.equal(cut)
+  })
+
+  it('piles flaps of 172 folded to 86 at both ends, with a gap of the opening in the stitches above', () => {
+    const pile = placeLeaves(folded, stageOf(folded, 'close-round'))
+    const flaps = pile.filter(({ leaf }) => leaf.piece === 'flap')
+    expect(flaps.map(({ leaf }) => toMm(leaf.width))).to.deep.equal([86, 86])
+    const gap = pile.flatMap(({ leaf }) => leaf.stitches).find(({ kind }) => kind === 'opening')
+    const opening = plan.strip.lines.find(({ kind }) => kind === 'opening')
+    expect(gap && gap.to[0] - gap.from[0]).to.equal(opening && opening.to[0] - opening.from[0])
+    // the pile is as thick as its plies: outer 0.3125, two of them in a folded flap, lining 0.25
+    const low = Math.min(...pile.flatMap(heightsOf))
+    const high = Math.max(...pile.flatMap(heightsOf))
+    expect(high - low).to.be.closeTo(0.3125 + 2 * 0.3125 + 0.25, 0.01)
+  })
+
+  it('folds its flaps over its boards, with room for the board between', () => {
+    const flat = leafAt(folded, stageOf(folded, 'cover'), 'panel:back-flap')
+    const over = leafAt(folded, stageOf(folded, 'flaps-over'), 'panel:back-flap')
+    const back = leafAt(folded, stageOf(folded, 'flaps-over'), 'panel:back')
+    expect([flat.inside[2], over.inside[2]].map(Math.round)).to.deep.equal([1, -1])
+    // a board of 2 goes between the inside of the back, at 0, and that of the flap
+    expect(over.at[2] - back.at[2]).to.be.closeTo(2, 1e-9)
+    // it reaches in from the fore-edge by its depth of 80
+    const rightEnd = back.at[0] + toMm(back.leaf.width)
+    const ends = cornersOf(over).map(([x]) => x)
+    expect(Math.max(...ends)).to.be.closeTo(rightEnd, 1e-9)
+    expect(Math.min(...ends)).to.be.closeTo(rightEnd - 80, 1e-9)
+  })
+
+  it('closes with the front as far above the back as the spine is wide, and the book between', () => {
+    const end = folded.stages.length - 1
+    const [back, front, block] = ['panel:back', 'panel:front', 'thing-block'].map(id =>
+      leafAt(folded, end, id),
+    )
+    const spine = plan.strip.panels.find(({ kind }) => kind === 'spine')?.width ?? expect.fail('no spine')
+    if (!back || !front || !block) expect.fail('leaves are missing')
+    expect(front.at[2] - back.at[2]).to.be.closeTo(toMm(spine), 1e-6)
+    expect(front.inside[2]).to.be.closeTo(-1, 1e-9)
+    // block of 20 less two boards of 2, on a board of 2
+    expect(heightsOf(block)).to.satisfy(
+      (heights: number[]) => Math.min(...heights) > 1.99 && Math.max(...heights) < 18.01,
+    )
+  })
+})
+
+describe('a gap beside the spine', () => {
+  it('takes half of the turn: two hinges of 45°', () => {
+    const folded = foldedOf(familyFile('board-cover', { object: everyReading }))
+    const last = folded.stages.at(-1)?.poses ?? {}
+    expect(
+      ['panel:front-gap', 'panel:front', 'panel:back-gap', 'panel:spine'].map(id => last[id]?.angle),
+    ).to.deep.equal([45, 45, 45, 45])
+    const front = leafAt(folded, folded.stages.length - 1, 'panel:front')
+    expect(front.inside[2]).to.be.closeTo(-1, 1e-9)
+  })
+})
+
+describe('every cover that comes together', () => {
+  const covers = families.map(({ id }) => [id, foldedOf(familyFile(id, { object: everyReading }))] as const)
+
+  for (const [name, folded] of covers) {
+    const times = Array.from({ length: 8 * (folded.stages.length - 1) + 1 }, (_, index) => index / 8)
+
+    it(`names leaves and stages once, and poses only leaves that it has: ${name}`, () => {
+      const ids = folded.leaves.map(({ id }) => id)
+      expect(new Set(ids).size).to.equal(ids.length)
+      expect(new Set(folded.stages.map(({ id }) => id)).size).to.equal(folded.stages.length)
+      expect(ids).to.include.members(folded.stages.flatMap(({ poses }) => Object.keys(poses)))
+      for (const { joined } of folded.leaves) if (joined) expect(ids).to.include(joined.to)
+    })
+
+    it(`keeps every leaf stiff, at every moment: ${name}`, () => {
+      for (const time of times)
+        for (const placed of placeLeaves(folded, time)) {
+          const [a, b, , d, e] = cornersOf(placed)
+          const { width, height, thickness } = placed.leaf
+          if (!a || !b || !d || !e) expect.fail('a leaf without corners')
+          const sides = [distance(a, b), distance(a, d), distance(a, e)]
+          const own = [width, height, thickness].map(toMm)
+          expect(Math.max(...sides.map((side, index) => Math.abs(side - (own[index] ?? 0))))).to.be.below(
+            1e-6,
+          )
+        }
+    })
+
+    it(`keeps what hangs together together, at every moment: ${name}`, () => {
+      const hung = folded.leaves.filter(({ joined }) => joined?.kind === 'hinge' && toMm(joined.room) === 0)
+      for (const time of times)
+        for (const { id, joined } of hung) {
+          const there = placeLeaves(folded, time)
+          const [child, parent] = [id, joined?.to].map(of => there.find(({ leaf }) => leaf.id === of))
+          if (!child || !parent || joined?.kind !== 'hinge') continue
+          const edgeOf = ({ leaf, ...frame }: PlacedLeaf, edge: string): Place =>
+            edge === 'left' || edge === 'bottom'
+              ? pointOn(frame, 0, 0)
+              : edge === 'right'
+                ? pointOn(frame, toMm(leaf.width), 0)
+                : pointOn(frame, 0, toMm(leaf.height))
+          const opposite = { left: 'right', right: 'left', top: 'bottom', bottom: 'top' } as const
+          expect(distance(edgeOf(parent, joined.edge), edgeOf(child, opposite[joined.edge]))).to.be.below(
+            1e-6,
+          )
+        }
+    })
+
+    it(`ends closed, the thing between its outermost leaves: ${name}`, () => {
+      const end = placeLeaves(folded, folded.stages.length - 1)
+      const cover = end.filter(({ leaf }) => leaf.id.startsWith('panel:'))
+      const thing = end.filter(({ leaf }) => leaf.piece === undefined)
+      expect(thing).to.not.deep.equal([])
+      const [low, high] = [Math.min(...cover.flatMap(heightsOf)), Math.max(...cover.flatMap(heightsOf))]
+      for (const part of thing) {
+        expect(Math.min(...heightsOf(part))).to.be.at.least(low - 1e-6)
+        // boards of the cover's own lie outside the thing; drawn without them the cover is as thick as its strip says
+        expect(Math.max(...heightsOf(part))).to.be.at.most(high + 3)
+      }
+    })
+  }
+
+  it('has all of it in sight at every stage', () => {
+    for (const [name, folded] of covers)
+      for (const stage of folded.stages.keys()) {
+        const { middle, reach } = outlookAt(folded, stage)
+        const corners = placeLeaves(folded, stage).flatMap(cornersOf)
+        const far = Math.max(...corners.map(corner => distance(corner, middle)))
+        expect(far, `${name} ${stage}`).to.be.at.most(reach + 1e-6)
+        // and not much smaller than it could be
+        expect(far).to.be.above(reach * 0.55)
+      }
+  })
+
+  it('holds at its ends, before the first stage and after the last', () => {
+    for (const [, folded] of covers) {
+      expect(placeLeaves(folded, -1)).to.deep.equal(placeLeaves(folded, 0))
+      const last = folded.stages.length - 1
+      expect(placeLeaves(folded, last + 5)).to.deep.equal(placeLeaves(folded, last))
+    }
+  })
+})

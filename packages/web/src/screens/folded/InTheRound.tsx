@@ -1,0 +1,68 @@
+import { outlookAt, placeLeaves, type Folded, type PlacedLeaf } from '@snowdrift/core'
+import { Canvas } from '@react-three/fiber'
+import { useMemo, useRef, useState } from 'react'
+import { useClothLooks } from '../../views/cloth/use-cloth-looks'
+import type { ClothLook } from '../../views/cloth/look'
+import { LeafMesh } from './LeafMesh'
+import { Looking } from './Looking'
+import { PatternSheet } from './PatternSheet'
+import { useClothTextures } from './use-cloth-textures'
+import { readFillColours } from './fill-colours'
+
+interface InTheRoundProps {
+  readonly folded: Folded
+  readonly time: number
+  readonly mirrored: boolean
+}
+
+/** The leaves at one moment, in their cloths, from whichever side one likes. A chunk of its own, fetched when asked for. */
+export default function InTheRound({ folded, time, mirrored }: InTheRoundProps) {
+  const sheet = useRef<HTMLDivElement>(null)
+  const looksIn = useClothLooks()
+  const looks = useMemo(() => {
+    const all = folded.leaves.flatMap(({ piece, inside, outside }) =>
+      [inside, outside].flatMap(fill => looksIn?.(piece, fill) ?? []),
+    )
+    return [...new Map(all.map(look => [look.key, look])).values()] satisfies readonly ClothLook[]
+  }, [folded, looksIn])
+  const textures = useClothTextures(looks, sheet)
+  const [colours] = useState(readFillColours)
+  const placed = placeLeaves(folded, time)
+  const { middle, reach } = outlookAt(folded, time)
+  // The eye stays where it is; what it looks at is drawn as large as there is room.
+  const size = 100 / reach
+  return (
+    <>
+      <PatternSheet ref={sheet} looks={looks} />
+      <Canvas
+        className="!absolute inset-0"
+        frameloop="demand"
+        dpr={[1, 2]}
+        camera={{ fov: 28, near: 5, far: 2000 }}
+      >
+        <ambientLight intensity={1.9} />
+        <directionalLight position={[-100, -100, 200]} intensity={1.6} />
+        <Looking reach={100} />
+        <group
+          scale={[mirrored ? -size : size, size, size]}
+          position={[(mirrored ? size : -size) * middle[0], -size * middle[1], -size * middle[2]]}
+        >
+          {placed.map(one => (
+            <LeafMesh
+              key={one.leaf.id}
+              placed={one}
+              insideLook={textureFor(one, one.leaf.inside)}
+              outsideLook={textureFor(one, one.leaf.outside)}
+              colours={colours}
+            />
+          ))}
+        </group>
+      </Canvas>
+    </>
+  )
+
+  function textureFor({ leaf }: PlacedLeaf, fill: PlacedLeaf['leaf']['inside']) {
+    const look = looksIn?.(leaf.piece, fill)
+    return look && textures.get(look.key)
+  }
+}

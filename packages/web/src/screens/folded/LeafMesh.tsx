@@ -1,0 +1,144 @@
+import { toMm, type Leaf, type PlacedLeaf } from '@snowdrift/core'
+import { memo, useEffect, useMemo } from 'react'
+import {
+  BoxGeometry,
+  BufferGeometry,
+  DoubleSide,
+  EdgesGeometry,
+  Float32BufferAttribute,
+  Matrix4,
+  Quaternion,
+  Vector3,
+} from 'three'
+import type { ClothTexture } from './use-cloth-textures'
+import type { FillColours } from './fill-colours'
+
+interface LeafMeshProps {
+  readonly placed: PlacedLeaf
+  readonly insideLook: ClothTexture | undefined
+  readonly outsideLook: ClothTexture | undefined
+  readonly colours: FillColours
+}
+
+/** The faces of a box in their order; its inside looks up, its outside down. */
+const [insideFace, outsideFace] = [4, 5]
+
+/** One leaf where it is, each side in its cloth at true scale. */
+export function LeafMesh({ placed, insideLook, outsideLook, colours }: LeafMeshProps) {
+  const { leaf, at, right, up, inside, shown } = placed
+  const turned = new Quaternion().setFromRotationMatrix(
+    new Matrix4().makeBasis(new Vector3(...right), new Vector3(...up), new Vector3(...inside)),
+  )
+  return (
+    <group position={[...at]} quaternion={turned}>
+      <Box leaf={leaf} insideLook={insideLook} outsideLook={outsideLook} colours={colours} shown={shown} />
+      {leaf.stitches.length > 0 && shown > 0.9 && <Seam leaf={leaf} colours={colours} />}
+    </group>
+  )
+}
+
+interface BoxProps extends Omit<LeafMeshProps, 'placed'> {
+  readonly leaf: Leaf
+  readonly shown: number
+}
+
+const Box = memo(function Box({ leaf, insideLook, outsideLook, colours, shown }: BoxProps) {
+  const { box, edges } = useMemo(
+    () => shapeOf(leaf, insideLook, outsideLook),
+    [leaf, insideLook, outsideLook],
+  )
+  useEffect(
+    () => () => {
+      box.dispose()
+      edges.dispose()
+    },
+    [box, edges],
+  )
+  const edge = leaf.piece === undefined ? colours.leaves : colours[leaf.outside]
+  const see = { transparent: shown < 1, opacity: shown, side: DoubleSide }
+  const sides = [0, 1, 2, 3, insideFace, outsideFace].map(face => {
+    const look = face === insideFace ? insideLook : face === outsideFace ? outsideLook : undefined
+    const fill =
+      face === insideFace ? colours[leaf.inside] : face === outsideFace ? colours[leaf.outside] : edge
+    return (
+      <meshLambertMaterial
+        // a material that gets a picture is another one
+        key={`${face} ${look ? 'cloth' : 'plain'}`}
+        attach={`material-${face}`}
+        color={look ? '#ffffff' : fill}
+        map={look?.map ?? null}
+        {...see}
+      />
+    )
+  })
+  return (
+    <>
+      <mesh geometry={box}>{sides}</mesh>
+      <lineSegments geometry={edges}>
+        <lineBasicMaterial color={colours.ink} transparent opacity={shown * 0.7} />
+      </lineSegments>
+    </>
+  )
+})
+
+/** A box with its lower left corner of the inside at nought, its cloths running on from there in millimetres. */
+function shapeOf(
+  { width, height, thickness }: Leaf,
+  insideLook: ClothTexture | undefined,
+  outsideLook: ClothTexture | undefined,
+) {
+  const [wide, high, thick] = [toMm(width), toMm(height), Math.max(0.2, toMm(thickness))]
+  const box = new BoxGeometry(wide, high, thick).translate(wide / 2, high / 2, -thick / 2)
+  const places = box.getAttribute('uv')
+  for (const [face, look] of [
+    [insideFace, insideLook],
+    [outsideFace, outsideLook],
+  ] as const)
+    for (let corner = face * 4; look && corner < face * 4 + 4; corner++)
+      places.setXY(
+        corner,
+        (places.getX(corner) * wide) / look.width,
+        (places.getY(corner) * high) / look.height,
+      )
+  return { box, edges: new EdgesGeometry(box) }
+}
+
+/** The line of stitches on both sides, and the gap in it as a broad line. */
+const Seam = memo(function Seam({ leaf, colours }: { readonly leaf: Leaf; readonly colours: FillColours }) {
+  const lines = useMemo(() => stitchLines(leaf), [leaf])
+  useEffect(() => () => lines.dispose(), [lines])
+  const gaps = leaf.stitches.filter(({ kind }) => kind === 'opening')
+  return (
+    <>
+      <lineSegments geometry={lines}>
+        <lineBasicMaterial color={colours.thread} />
+      </lineSegments>
+      {gaps.map(({ from, to }) => {
+        const [x1, y1, x2, y2] = [...from, ...to].map(toMm) as [number, number, number, number]
+        return (
+          <mesh key={`${x1} ${y1}`} position={[(x1 + x2) / 2, (y1 + y2) / 2, -toMm(leaf.thickness) / 2]}>
+            <boxGeometry args={[Math.max(3, x2 - x1), Math.max(3, y2 - y1), toMm(leaf.thickness) + 1]} />
+            <meshBasicMaterial color={colours.thread} />
+          </mesh>
+        )
+      })}
+    </>
+  )
+})
+
+/** A stitch and a gap, each as long, in millimetres: longer than they are sewn, so that they are seen. */
+const dashMm = 4
+
+function stitchLines({ stitches, thickness }: Leaf): BufferGeometry {
+  const points: number[] = []
+  for (const { kind, from, to } of stitches) {
+    if (kind !== 'stitch') continue
+    const [x1, y1, x2, y2] = [...from, ...to].map(toMm) as [number, number, number, number]
+    const dashes = Math.max(1, Math.floor(Math.hypot(x2 - x1, y2 - y1) / dashMm / 2))
+    for (let dash = 0; dash < dashes; dash++)
+      for (const z of [0.4, -toMm(thickness) - 0.4])
+        for (const share of [dash / dashes, (dash + 0.5) / dashes])
+          points.push(x1 + (x2 - x1) * share, y1 + (y2 - y1) * share, z)
+  }
+  return new BufferGeometry().setAttribute('position', new Float32BufferAttribute(points, 3))
+}
