@@ -1,26 +1,9 @@
-import { readFileSync } from 'node:fs'
-import { createRequire } from 'node:module'
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
+import { axe } from './testing/axe.js'
 import { addressOf, fill, find, press, pressAt, see } from './testing/hands.js'
 import { desk, phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
-
-const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
-
-interface AxeResult {
-  readonly violations: readonly {
-    readonly id: string
-    readonly nodes: readonly { readonly html: string }[]
-  }[]
-}
-
-/** What axe finds wrong with the page, for every rule up to WCAG 2.2 AA. */
-async function axe(page: Page): Promise<readonly string[]> {
-  await page.evaluate(axeSource)
-  const { violations } = (await page.evaluate('axe.run(document)')) as AxeResult
-  return violations.flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 200)}`))
-}
 
 for (const { look, size, width } of [
   { look: 'light', size: desk, width: 'desk' },

@@ -1,12 +1,9 @@
-import { readFileSync } from 'node:fs'
-import { createRequire } from 'node:module'
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
+import { axe } from './testing/axe.js'
 import { addressOf, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
 import { phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
-
-const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 
 describe('the picture as the place to work', function () {
   this.timeout(180_000)
@@ -140,9 +137,7 @@ describe('the picture as the place to work', function () {
     await page.keyboard.press('Enter')
     await find(page, 'Finished height')
     await page.waitForSelector('form [data-length-field]')
-    await page.evaluate(axeSource)
-    const { violations } = (await page.evaluate('axe.run(document)')) as { violations: { id: string }[] }
-    expect(violations.map(({ id }) => id)).to.deep.equal([])
+    expect(await axe(page)).to.deep.equal([])
     await page.keyboard.press('Escape')
   })
 

@@ -43,6 +43,7 @@ function screensOf(
       [`${addresses.get(name) ?? ''}/steps`, /of work/] as const,
       [`${addresses.get(name) ?? ''}/take-away`, /Project sheet/] as const,
       [`${addresses.get(name) ?? ''}/bench`, /Step \d/] as const,
+      [`${addresses.get(name) ?? ''}/folded`, /The pieces on the table/] as const,
     ]),
   ]
 }

@@ -10,6 +10,8 @@ const quiet = { info: () => undefined, error: () => undefined }
 export const chromiumFlags = [
   '--no-sandbox',
   '--disable-gpu',
+  // Without a card each picture in the round would take the machine from the stories beside it.
+  '--disable-3d-apis',
   '--disable-quic',
   '--no-first-run',
   '--disable-background-networking',
@@ -43,13 +45,26 @@ export interface Size {
 export const desk: Size = { width: 1280, height: 800 }
 export const phone: Size = { width: 390, height: 844 }
 
+/** Pictures in the round are reckoned without a graphics card; without these flags a browser draws none. */
+export const roundFlags = [
+  ...chromiumFlags.filter(flag => flag !== '--disable-gpu' && flag !== '--disable-3d-apis'),
+  '--use-angle=swiftshader',
+  '--enable-unsafe-swiftshader',
+]
+
+interface SiteOptions {
+  readonly demo?: boolean
+  /** How the browser is started. */
+  readonly flags?: readonly string[]
+}
+
 /** With the demo workshop unless said otherwise: a workshop that nobody has worked in yet is an empty shelf. */
-export async function openSite({ demo = true }: { readonly demo?: boolean } = {}): Promise<Site> {
+export async function openSite({ demo = true, flags = chromiumFlags }: SiteOptions = {}): Promise<Site> {
   const folder = await mkdtemp(join(tmpdir(), 'snowdrift-e2e-'))
   const cluster = await startCluster(folder, { careless: true })
   let server = await start(cluster, 0, demo)
   const { port } = new URL(server.address)
-  const browser = await puppeteer.launch({ executablePath: chromium, args: chromiumFlags })
+  const browser = await puppeteer.launch({ executablePath: chromium, args: [...flags] })
   const complaints: string[] = []
   return {
     address: () => server.address,

@@ -1,4 +1,4 @@
-import { add, longest, mm, scale, subtract, toMm, zero, type Length } from '../length/length.js'
+import { add, longest, mm, subtract, toMm, zero, type Length } from '../length/length.js'
 import type { Joining } from '../families/joining.js'
 import { totalWidth } from '../families/strip.js'
 import type { Piece } from '../piece/piece.js'

@@ -21,15 +21,20 @@ const table: Frame = { at: [0, 0, 0], right: [1, 0, 0], up: [0, 1, 0], inside: [
 /**
  * Every leaf that is there at a time between the first stage (0) and the last, each where its hinges have it. Half way
  * between two stages leaves are half way between their poses, beginning and ending gently. Beyond the ends the end holds.
+ * With `all` those that are not there come too, where they are next or were before.
  */
-export function placeLeaves(folded: Folded, time: number): readonly PlacedLeaf[] {
+export function placeLeaves(
+  folded: Folded,
+  time: number,
+  { all = false }: { readonly all?: boolean } = {},
+): readonly PlacedLeaf[] {
   const frames = new Map<string, Frame>()
   return folded.leaves.flatMap(leaf => {
     const pose = poseAt(folded, leaf.id, time)
     const on = leaf.joined ? (frames.get(leaf.joined.to) ?? table) : table
     const placed = place(leaf, pose, on, folded)
     frames.set(leaf.id, placed)
-    return pose.shown > 0 ? [{ ...placed, leaf, shown: pose.shown }] : []
+    return all || pose.shown > 0 ? [{ ...placed, leaf, shown: pose.shown }] : []
   })
 }
 

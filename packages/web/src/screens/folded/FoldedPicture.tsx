@@ -5,7 +5,7 @@ import { Button } from '../../parts/Button'
 import { Fractions } from '../../parts/Fractions'
 import { Toggle } from '../../parts/Toggle'
 import { useWantsStill } from '../../views/use-media'
-import { canDrawInTheRound } from './can-draw'
+import { findRoundDrawing, type RoundDrawing } from './can-draw'
 import { FoldedStills } from './FoldedStills'
 import { useFolding } from './use-folding'
 
@@ -21,7 +21,8 @@ interface FoldedPictureProps {
 /** The cover in the round, scrubbed and played; or a row of still pictures, where nothing is to move or cannot be drawn. */
 export function FoldedPicture({ folded, start, mirrored }: FoldedPictureProps) {
   const isStill = useWantsStill()
-  const [canDraw] = useState(canDrawInTheRound)
+  const [drawing] = useState(findRoundDrawing)
+  const canDraw = drawing !== 'none'
   const [shown, setShown] = useState<'round' | 'stills'>(isStill || !canDraw ? 'stills' : 'round')
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-3">
@@ -40,13 +41,18 @@ export function FoldedPicture({ folded, start, mirrored }: FoldedPictureProps) {
       {shown === 'stills' || !canDraw ? (
         <FoldedStills folded={folded} mirrored={mirrored} />
       ) : (
-        <Scrubbed folded={folded} start={start} mirrored={mirrored} isStill={isStill} />
+        <Scrubbed folded={folded} start={start} mirrored={mirrored} isStill={isStill} drawing={drawing} />
       )}
     </div>
   )
 }
 
-function Scrubbed({ folded, start, mirrored, isStill }: FoldedPictureProps & { readonly isStill: boolean }) {
+interface ScrubbedProps extends FoldedPictureProps {
+  readonly isStill: boolean
+  readonly drawing: RoundDrawing
+}
+
+function Scrubbed({ folded, start, mirrored, isStill, drawing }: ScrubbedProps) {
   const { stages } = folded
   const last = stages.length - 1
   const { time, isPlaying, scrub, goTo, play } = useFolding(last, start, isStill)
@@ -68,7 +74,7 @@ function Scrubbed({ folded, start, mirrored, isStill }: FoldedPictureProps & { r
           aria-label={`${stage?.name ?? ''} Dragged, it is seen from another side.`}
         >
           <Suspense fallback={<p className="p-4 text-soft">Laying out the pieces …</p>}>
-            <InTheRound folded={folded} time={time} mirrored={mirrored} />
+            <InTheRound folded={folded} time={time} mirrored={mirrored} drawing={drawing} />
           </Suspense>
           {stage?.isScheme && (
             <figcaption className="absolute bottom-2 left-3 rounded bg-ground px-2 py-0.5 text-sm text-soft">

@@ -1,4 +1,4 @@
-import { foldCover, handsOf, initialSettings, type Folded } from '@snowdrift/core'
+import { foldCover, handsOf, initialSettings, sayAmounts, type Folded, type Unit } from '@snowdrift/core'
 import { ArrowLeft } from 'lucide-react'
 import { useMemo } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
@@ -9,6 +9,7 @@ import { InCloth } from '../../views/cloth/InCloth'
 import { ClothToggle } from '../../views/cloth/ClothToggle'
 import { plannedOf } from '../../views/planned'
 import { usePageTitle } from '../../views/use-page-title'
+import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { FoldedPicture } from './FoldedPicture'
 
 /** How the cover comes together, from its pieces on the table to the closed thing. */
@@ -19,9 +20,10 @@ export function Screen() {
   const { data: settings } = useSettingsQuery()
   const draft = useDraft('cover', id, row?.id === id ? standingOf('cover', row) : undefined)
   const planned = draft && plannedOf(draft.body.file)
+  const unit = useWorkshopUnit(draft?.body.file.unit)
   const folded = useMemo(
-    () => (planned?.cover && planned.plan ? foldCover(planned.cover, planned.plan) : undefined),
-    [planned],
+    () => (planned?.cover && planned.plan ? inUnit(foldCover(planned.cover, planned.plan), unit) : undefined),
+    [planned, unit],
   )
   const name = draft?.body.file.name ?? ''
   usePageTitle(name, 'How it comes together')
@@ -49,6 +51,11 @@ export function Screen() {
       )}
     </main>
   )
+}
+
+/** Amounts of the craft within the names of its stages, as the workshop measures. */
+function inUnit(folded: Folded, unit: Unit): Folded {
+  return { ...folded, stages: folded.stages.map(stage => ({ ...stage, name: sayAmounts(stage.name, unit) })) }
 }
 
 function stageAt({ stages }: Folded, id: string | null): number {

@@ -3,20 +3,24 @@ import { Canvas } from '@react-three/fiber'
 import { useMemo, useRef, useState } from 'react'
 import { useClothLooks } from '../../views/cloth/use-cloth-looks'
 import type { ClothLook } from '../../views/cloth/look'
+import type { RoundDrawing } from './can-draw'
 import { LeafMesh } from './LeafMesh'
 import { Looking } from './Looking'
 import { PatternSheet } from './PatternSheet'
 import { useClothTextures } from './use-cloth-textures'
+import { useResolution } from './use-resolution'
 import { readFillColours } from './fill-colours'
 
 interface InTheRoundProps {
   readonly folded: Folded
   readonly time: number
   readonly mirrored: boolean
+  readonly drawing: RoundDrawing
 }
 
 /** The leaves at one moment, in their cloths, from whichever side one likes. A chunk of its own, fetched when asked for. */
-export default function InTheRound({ folded, time, mirrored }: InTheRoundProps) {
+export default function InTheRound({ folded, time, mirrored, drawing }: InTheRoundProps) {
+  const resolution = useResolution(time, drawing)
   const sheet = useRef<HTMLDivElement>(null)
   const looksIn = useClothLooks()
   const looks = useMemo(() => {
@@ -27,7 +31,7 @@ export default function InTheRound({ folded, time, mirrored }: InTheRoundProps) 
   }, [folded, looksIn])
   const textures = useClothTextures(looks, sheet)
   const [colours] = useState(readFillColours)
-  const placed = placeLeaves(folded, time)
+  const placed = placeLeaves(folded, time, { all: true })
   const { middle, reach } = outlookAt(folded, time)
   // The eye stays where it is; what it looks at is drawn as large as there is room.
   const size = 100 / reach
@@ -37,11 +41,10 @@ export default function InTheRound({ folded, time, mirrored }: InTheRoundProps) 
       <Canvas
         className="!absolute inset-0"
         frameloop="demand"
-        dpr={[1, 2]}
+        dpr={resolution}
+        gl={{ antialias: drawing === 'card' }}
         camera={{ fov: 28, near: 5, far: 2000 }}
       >
-        <ambientLight intensity={1.9} />
-        <directionalLight position={[-100, -100, 200]} intensity={1.6} />
         <Looking reach={100} />
         <group
           scale={[mirrored ? -size : size, size, size]}

@@ -3,7 +3,7 @@ import { memo, useEffect, useMemo } from 'react'
 import {
   BoxGeometry,
   BufferGeometry,
-  DoubleSide,
+  Color,
   EdgesGeometry,
   Float32BufferAttribute,
   Matrix4,
@@ -23,6 +23,12 @@ interface LeafMeshProps {
 /** The faces of a box in their order; its inside looks up, its outside down. */
 const [insideFace, outsideFace] = [4, 5]
 
+const groups = [
+  [0, 24, 0],
+  [24, 6, 1],
+  [30, 6, 2],
+] as const
+
 /** One leaf where it is, each side in its cloth at true scale. */
 export function LeafMesh({ placed, insideLook, outsideLook, colours }: LeafMeshProps) {
   const { leaf, at, right, up, inside, shown } = placed
@@ -30,8 +36,15 @@ export function LeafMesh({ placed, insideLook, outsideLook, colours }: LeafMeshP
     new Matrix4().makeBasis(new Vector3(...right), new Vector3(...up), new Vector3(...inside)),
   )
   return (
-    <group position={[...at]} quaternion={turned}>
-      <Box leaf={leaf} insideLook={insideLook} outsideLook={outsideLook} colours={colours} shown={shown} />
+    <group position={[...at]} quaternion={turned} visible={shown > 0}>
+      <Box
+        leaf={leaf}
+        insideLook={insideLook}
+        outsideLook={outsideLook}
+        colours={colours}
+        shown={shown}
+        light={lightOn(inside)}
+      />
       {leaf.stitches.length > 0 && shown > 0.9 && <Seam leaf={leaf} colours={colours} />}
     </group>
   )
@@ -40,9 +53,28 @@ export function LeafMesh({ placed, insideLook, outsideLook, colours }: LeafMeshP
 interface BoxProps extends Omit<LeafMeshProps, 'placed'> {
   readonly leaf: Leaf
   readonly shown: number
+  /** How bright its inside and its outside are. */
+  readonly light: Light
 }
 
-const Box = memo(function Box({ leaf, insideLook, outsideLook, colours, shown }: BoxProps) {
+interface Light {
+  readonly inside: number
+  readonly outside: number
+}
+
+const lamp = [-0.35, -0.45, 0.82] as const
+
+/** Light from above, in steps, so that a leaf is coloured anew only as it turns. */
+function lightOn(inside: PlacedLeaf['inside']): Light {
+  const towards = inside.reduce((sum, part, axis) => sum + part * (lamp[axis] ?? 0), 0)
+  const bright = (share: number) => Math.round((0.8 + 0.2 * Math.max(0, share)) * 50) / 50
+  return { inside: bright(towards), outside: bright(-towards) }
+}
+
+/** Narrow sides, whichever way they look. */
+const sideLight = 0.78
+
+const Box = memo(function Box({ leaf, insideLook, outsideLook, colours, shown, light }: BoxProps) {
   const { box, edges } = useMemo(
     () => shapeOf(leaf, insideLook, outsideLook),
     [leaf, insideLook, outsideLook],
@@ -55,17 +87,19 @@ const Box = memo(function Box({ leaf, insideLook, outsideLook, colours, shown }:
     [box, edges],
   )
   const edge = leaf.piece === undefined ? colours.leaves : colours[leaf.outside]
-  const see = { transparent: shown < 1, opacity: shown, side: DoubleSide }
-  const sides = [0, 1, 2, 3, insideFace, outsideFace].map(face => {
+  const isFading = shown > 0 && shown < 1
+  const see = { transparent: isFading, opacity: shown }
+  const sides = [0, insideFace, outsideFace].map(face => {
     const look = face === insideFace ? insideLook : face === outsideFace ? outsideLook : undefined
     const fill =
       face === insideFace ? colours[leaf.inside] : face === outsideFace ? colours[leaf.outside] : edge
+    const bright = face === insideFace ? light.inside : face === outsideFace ? light.outside : sideLight
     return (
-      <meshLambertMaterial
-        // a material that gets a picture is another one
-        key={`${face} ${look ? 'cloth' : 'plain'}`}
-        attach={`material-${face}`}
-        color={look ? '#ffffff' : fill}
+      <meshBasicMaterial
+        // a material that gets a picture, or begins to fade, is another one
+        key={`${face} ${look ? 'cloth' : 'plain'} ${isFading}`}
+        attach={`material-${face === 0 ? 0 : face - 3}`}
+        color={new Color(look ? '#ffffff' : fill).multiplyScalar(bright)}
         map={look?.map ?? null}
         {...see}
       />
@@ -75,11 +109,16 @@ const Box = memo(function Box({ leaf, insideLook, outsideLook, colours, shown }:
     <>
       <mesh geometry={box}>{sides}</mesh>
       <lineSegments geometry={edges}>
-        <lineBasicMaterial color={colours.ink} transparent opacity={shown * 0.7} />
+        <lineBasicMaterial key={`${isFading}`} color={colours.ink} {...see} />
       </lineSegments>
     </>
   )
-})
+}, isSameBox)
+
+function isSameBox({ light, ...one }: BoxProps, { light: otherLight, ...other }: BoxProps): boolean {
+  const isLit = light.inside === otherLight.inside && light.outside === otherLight.outside
+  return isLit && (Object.keys(one) as (keyof typeof one)[]).every(key => one[key] === other[key])
+}
 
 /** A box with its lower left corner of the inside at nought, its cloths running on from there in millimetres. */
 function shapeOf(
@@ -100,6 +139,9 @@ function shapeOf(
         (places.getX(corner) * wide) / look.width,
         (places.getY(corner) * high) / look.height,
       )
+  // Its four narrow sides are one, as to what they are made of.
+  box.clearGroups()
+  for (const [start, count, material] of groups) box.addGroup(start, count, material)
   return { box, edges: new EdgesGeometry(box) }
 }
 

@@ -7,6 +7,9 @@ const fills: readonly Fill[] = [
   ...(['padding', 'interfacing', 'card', 'pocket', 'missing', 'page', 'other'] as const),
 ]
 
+/** A book is as light in the dark as by day. */
+const paper = { object: '#ece7dc', leaves: '#ded7c8' }
+
 /** The colours of all drawings as the styles have them at the moment, light or dark. */
 export function readFillColours(): FillColours {
   const svg = document.createElementNS('http://www.w3.org/2000/svg', 'svg')
@@ -22,5 +25,5 @@ export function readFillColours(): FillColours {
   svg.remove()
   const root = getComputedStyle(document.documentElement)
   const named = (name: string) => root.getPropertyValue(name).trim()
-  return { ...filled, ink: named('--ink'), thread: named('--thread') }
+  return { ...filled, ...paper, ink: named('--ink'), thread: named('--thread') }
 }

@@ -1,5 +1,5 @@
 import { useEffect, useState, type RefObject } from 'react'
-import { CanvasTexture, RepeatWrapping, SRGBColorSpace } from 'three'
+import { CanvasTexture, LinearMipmapNearestFilter, RepeatWrapping, SRGBColorSpace } from 'three'
 import type { ClothLook } from '../../views/cloth/look'
 import { repeatOf, textureSize } from './repeat'
 
@@ -50,7 +50,7 @@ async function textureOf(drawn: Element, look: ClothLook): Promise<ClothTexture 
     const map = new CanvasTexture(canvas)
     map.wrapS = map.wrapT = RepeatWrapping
     map.colorSpace = SRGBColorSpace
-    map.anisotropy = 4
+    map.minFilter = LinearMipmapNearestFilter
     return { map, ...repeatOf(look) }
   } catch {
     return undefined
