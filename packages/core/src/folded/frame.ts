@@ -64,19 +64,22 @@ export interface Outlook {
   readonly reach: number
 }
 
-/** What a picture must show at a time; between two stages it goes over gently from one to the other. */
+/**
+ * What a picture must show at a time. Between two stages it goes over gently from one to the other, wider where what is there
+ * all the while reaches further on its way.
+ */
 export function outlookAt(folded: Folded, time: number): Outlook {
   const last = folded.stages.length - 1
   const within = Math.max(0, Math.min(time, last))
   const [before, after] = [Math.floor(within), Math.ceil(within)].map(stage =>
     outlookOf(placeLeaves(folded, stage)),
   )
-  const share = gently(within - Math.floor(within))
   if (!before || !after) return { middle: [0, 0, 0], reach: 1 }
-  return {
-    middle: sum(times(before.middle, 1 - share), times(after.middle, share)),
-    reach: before.reach + (after.reach - before.reach) * share,
-  }
+  const share = gently(within - Math.floor(within))
+  const middle = sum(times(before.middle, 1 - share), times(after.middle, share))
+  const staying = placeLeaves(folded, time).filter(({ shown }) => shown === 1)
+  const reaches = staying.flatMap(cornersOf).map(corner => Math.hypot(...sum(corner, times(middle, -1))))
+  return { middle, reach: Math.max(before.reach + (after.reach - before.reach) * share, ...reaches) }
 }
 
 function outlookOf(there: readonly PlacedLeaf[]): Outlook {

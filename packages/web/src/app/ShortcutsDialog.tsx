@@ -8,7 +8,7 @@ export default function ShortcutsDialog({ onClose }: { readonly onClose: () => v
         {shortcuts.map(([keys, does]) => (
           <div key={keys} className="contents">
             <dt>
-              <kbd className="rounded border border-rule bg-ground px-1.5 py-0.5 text-sm">{keys}</kbd>
+              <kbd className="rounded-sm border border-rule bg-ground px-1.5 py-0.5 text-sm">{keys}</kbd>
             </dt>
             <dd>{does}</dd>
           </div>

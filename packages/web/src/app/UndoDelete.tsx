@@ -45,7 +45,7 @@ export function UndoDelete() {
   return (
     <div
       role="status"
-      className="no-print fixed bottom-4 left-1/2 flex w-max max-w-[92vw] -translate-x-1/2 items-center gap-3 rounded-lg border border-strong-rule bg-surface px-4 py-2 shadow-md"
+      className="no-print fixed bottom-4 left-1/2 flex w-max max-w-[92vw] -translate-x-1/2 items-center gap-3 rounded-md border border-strong-rule bg-surface px-4 py-2 shadow-md"
     >
       <span>
         {error ? describeError(error) : <Fractions text={`“${last.name}” was ${doneWords[last.kind]}.`} />}

@@ -33,7 +33,7 @@ export default function WaitsElsewhere() {
           key={keyOf(wait)}
           role="alert"
           data-wait-over={wait.step}
-          className="flex flex-wrap items-center gap-3 rounded-lg border border-thread bg-thread-soft px-4 py-2 shadow-md"
+          className="flex flex-wrap items-center gap-3 rounded-md border border-thread bg-thread-soft px-4 py-2 shadow-md"
         >
           <Bell className="size-5 text-thread" aria-hidden />
           <span>

@@ -22,7 +22,7 @@ export function Modal({ title, open, onClose, children }: ModalProps) {
         <Dialog.Content
           aria-describedby={undefined}
           data-modal
-          className="fixed top-1/2 left-1/2 z-50 max-h-[85dvh] w-[min(28rem,92vw)] -translate-1/2 overflow-auto overscroll-contain rounded-lg border border-rule bg-surface p-6"
+          className="fixed top-1/2 left-1/2 z-50 max-h-[85dvh] w-[min(28rem,92vw)] -translate-1/2 overflow-auto overscroll-contain rounded-md border border-rule bg-surface p-6"
         >
           <div className="mb-4 flex items-center justify-between">
             <Dialog.Title className="text-xl font-semibold">{title}</Dialog.Title>

@@ -1,5 +1,5 @@
 import type { Cover } from '../../file/cover.js'
-import type { CoverFile, TypedSizing } from '../../file/cover-schema.js'
+import type { CoverFile } from '../../file/cover-schema.js'
 import { seamRange } from '../../file/sizing-schema.js'
 import { listOptionFields, type OptionField } from '../../families/option-fields.js'
 import { placeKeys } from '../../extras/place-keys.js'

@@ -77,7 +77,7 @@ function Scrubbed({ folded, start, mirrored, isStill, drawing }: ScrubbedProps) 
             <InTheRound folded={folded} time={time} mirrored={mirrored} drawing={drawing} />
           </Suspense>
           {stage?.isScheme && (
-            <figcaption className="absolute bottom-2 left-3 rounded bg-ground px-2 py-0.5 text-sm text-soft">
+            <figcaption className="absolute bottom-2 left-3 rounded-sm bg-ground px-2 py-0.5 text-sm text-soft">
               Shown as a scheme: nobody can draw it turning inside out.
             </figcaption>
           )}
