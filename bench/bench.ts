@@ -3,6 +3,7 @@ import { benchBrowser } from './browser.js'
 import { benchChance } from './chance.js'
 import { benchCommandLine } from './command-line.js'
 import { benchFamilies } from './families.js'
+import { benchFolded } from './folded.js'
 import { benchLog } from './log.js'
 import { benchPaper } from './paper.js'
 import { benchPlan } from './plan.js'
@@ -17,4 +18,5 @@ await benchCommandLine()
 await benchServer()
 await benchArchive()
 await benchBrowser()
+await benchFolded()
 await benchLog()

@@ -42,9 +42,10 @@ export default function InTheRound({ folded, time, mirrored, drawing }: InTheRou
         className="!absolute inset-0"
         frameloop="demand"
         dpr={resolution}
-        gl={{ antialias: drawing === 'card' }}
+        gl={{ antialias: drawing === 'card', alpha: false }}
         camera={{ fov: 28, near: 5, far: 2000 }}
       >
+        <color attach="background" args={[colours.ground]} />
         <Looking reach={100} />
         <group
           scale={[mirrored ? -size : size, size, size]}

@@ -1,6 +1,6 @@
 import type { Fill } from '@snowdrift/core'
 
-export type FillColours = Readonly<Record<Fill | 'ink' | 'thread', string>>
+export type FillColours = Readonly<Record<Fill | 'ink' | 'thread' | 'ground', string>>
 
 const fills: readonly Fill[] = [
   ...(['none', 'outside', 'inside', 'wrong-side', 'object', 'board', 'leaves', 'outer', 'lining'] as const),
@@ -25,5 +25,11 @@ export function readFillColours(): FillColours {
   svg.remove()
   const root = getComputedStyle(document.documentElement)
   const named = (name: string) => root.getPropertyValue(name).trim()
-  return { ...filled, ...paper, ink: named('--ink'), thread: named('--thread') }
+  return {
+    ...filled,
+    ...paper,
+    ink: named('--ink'),
+    thread: named('--thread'),
+    ground: named('--surface'),
+  }
 }
