@@ -8,7 +8,7 @@ import {
   type Pull,
   type Point,
 } from '@snowdrift/core'
-import { lazy, Suspense, useCallback, useEffect, useState } from 'react'
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react'
 import { DrawingView, type DrawingFrame } from '../../../views/DrawingView'
 import { PullBubble } from './PullBubble'
 import { PullHandles } from './PullHandles'
@@ -36,8 +36,8 @@ interface InHand {
   readonly textScale: number
 }
 
-/** How long it is said what a change came to. */
-const toldMs = 5000
+/** How long it is said what an edge that was let go came to. */
+const toldMs = 8000
 
 /** The cover laid flat, where one works on it: sizes are typed or stepped, edges pulled, each with what it does. */
 export function StripPicture({ drawing, plan, face, textScale, onPick }: StripPictureProps) {
@@ -48,20 +48,26 @@ export function StripPicture({ drawing, plan, face, textScale, onPick }: StripPi
   const open = useCallback((next: Opened) => setOpened(before => typedOn(before, next)), [])
   const [calm, setCalm] = useState(plan)
   if (!told && plan !== calm) setCalm(plan)
+  const picture = useRef<HTMLDivElement>(null)
   useEffect(() => {
-    if (!told || inHand) return
+    // Whoever goes by keys has it before them until they go elsewhere.
+    if (!told || inHand || picture.current?.contains(document.activeElement)) return
     const timer = setTimeout(() => setTold(undefined), toldMs)
     return () => clearTimeout(timer)
   }, [told, inHand])
   const letters = inHand?.textScale ?? textScale
   const frame = inHand ? frameFor(inHand, stillPoint(plan, face)) : drawing
   const take = useCallback(
-    (pull: Pull) => setInHand({ pull, frame: drawing, still: stillPoint(plan, face), textScale }),
+    (pull: Pull) => {
+      setTold(undefined)
+      setInHand({ pull, frame: drawing, still: stillPoint(plan, face), textScale })
+    },
     [drawing, plan, face, textScale],
   )
   const letGo = useCallback(() => setInHand(undefined), [])
   return (
     <div
+      ref={picture}
       className="holdable relative h-full"
       onFocus={() => void loadCard()}
       onPointerEnter={() => void loadCard()}
