@@ -58,7 +58,8 @@ function spoken({ held }: Pull, say: (length: Pull['held']['value']) => string) 
   return {
     role: 'slider',
     tabIndex: 0,
-    'aria-label': held.label,
+    // not as its field is called: the two are different places
+    'aria-label': `${held.label}, by its edge`,
     'aria-valuenow': tenths(toMm(held.value)),
     'aria-valuemin': tenths(toMm(held.range.min)),
     'aria-valuemax': tenths(toMm(held.range.max)),

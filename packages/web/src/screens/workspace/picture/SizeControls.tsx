@@ -78,7 +78,7 @@ export function SizeControls({
             key={mark.says}
             role="spinbutton"
             tabIndex={0}
-            aria-label={name}
+            aria-label={`${name} in the picture`}
             aria-valuenow={Math.round(toMm(length) * 10) / 10}
             aria-valuetext={sayProperly(unit)(length)}
             data-size={mark.says}

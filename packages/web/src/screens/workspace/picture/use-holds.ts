@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react'
 import { useCover } from '../cover-context'
 import { holdsOf } from './holds-of'
 
-const restMs = 150
+/** Longer than it takes to the next key: what is typed is shown and kept first. */
+const restMs = 400
 
 /**
  * Where the cover in hand can be taken hold of, once it has been at rest for a moment: nothing is looked for while keys
@@ -23,10 +24,8 @@ export function useHolds(face: Face): { readonly holds: Holds; readonly isFresh:
   const isFresh = found.plan === planned.plan && found.face === face
   useEffect(() => {
     if (isFresh) return
-    const timer = setTimeout(
-      () => setFound({ plan: planned.plan, face, holds: holdsOf(planned, face) }),
-      restMs,
-    )
+    const look = () => setFound({ plan: planned.plan, face, holds: holdsOf(planned, face) })
+    const timer = setTimeout(look, restMs)
     return () => clearTimeout(timer)
   }, [isFresh, planned, face])
   return { holds: found.holds, isFresh }
