@@ -114,6 +114,9 @@ async function start({ url }: Cluster, port: number, demo: boolean): Promise<Ser
   return serve({ databaseUrl: url, port, log: quiet, demo, webFolder, shop })
 }
 
+/** As long as for what is seen: a shared machine may stand still for half a minute. */
+const patienceMs = 60_000
+
 async function openPage(
   context: BrowserContext,
   address: string,
@@ -121,6 +124,7 @@ async function openPage(
   complaints: string[],
 ): Promise<Page> {
   const page = await context.newPage()
+  page.setDefaultTimeout(patienceMs)
   page.on('console', said => {
     if (said.type() === 'error') complaints.push(`${new URL(page.url()).pathname}: ${said.text()}`)
   })
