@@ -1,6 +1,6 @@
 import { cornersOf, placeLeaves, pointOn, type PlacedLeaf } from '../folded/frame.js'
 import type { Folded, Place } from '../folded/leaf.js'
-import { mm, negate, subtract, toMm, type Length } from '../length/length.js'
+import { add, longest, mm, scale, shortest, subtract, toMm, zero, type Length } from '../length/length.js'
 import { line, type Drawing, type Fill, type Mark, type PathMark, type Point } from './drawing.js'
 
 export interface FoldedView {
@@ -89,15 +89,15 @@ function boundsOf(marks: readonly Mark[]): Pick<Drawing, 'from' | 'width' | 'hei
   )
   const ends = (axis: 0 | 1): readonly [Length, Length] => {
     const values = points.map(point => point[axis])
-    return [Math.min(...values, 0) as Length, Math.max(...values, 0) as Length]
+    return [shortest(zero, ...values), longest(zero, ...values)]
   }
   const [left, right] = ends(0)
   const [top, bottom] = ends(1)
   const margin = mm(4)
   return {
     from: [subtract(left, margin), subtract(top, margin)],
-    width: subtract(subtract(right, left), negate(mm(8))),
-    height: subtract(subtract(bottom, top), negate(mm(8))),
+    width: add(subtract(right, left), scale(margin, 2)),
+    height: add(subtract(bottom, top), scale(margin, 2)),
   }
 }
 

@@ -6,8 +6,8 @@ import { lengthInput } from '../length/length-input.js'
 
 /** How the cut is found: computed from need and ease, by a rule, or by a recipe. Without a mode it is computed. */
 export function sizingSchema(unit: Unit) {
-  const ease = lengthInput(unit, { min: zero, max: mm(150) }).optional()
-  const amount = lengthInput(unit, { min: zero, max: mm(500) })
+  const ease = lengthInput(unit, easeRange).optional()
+  const amount = lengthInput(unit, amountRange)
   const computed = z.strictObject({
     mode: z.literal('computed').default('computed'),
     easeWidth: ease,
@@ -23,14 +23,14 @@ export function sizingSchema(unit: Unit) {
     mode: z.literal('recipe'),
     recipe: z.union([z.string().max(60), ownRecipeSchema(unit)]),
   })
-  const cutSize = lengthInput(unit, { min: mm(20), max: mm(3000) })
+  const cutSize = lengthInput(unit, panelRange)
   const cut = z.strictObject({ mode: z.literal('cut'), width: cutSize, height: cutSize })
   return z.discriminatedUnion('mode', [computed, rule, recipe, cut])
 }
 
 /** A maker’s own rule, kept under a name; a cover that follows it carries it whole. */
 export function ownRecipeSchema(unit: Unit) {
-  const amount = lengthInput(unit, { min: zero, max: mm(500) })
+  const amount = lengthInput(unit, amountRange)
   return z.strictObject({
     name: z.string().trim().min(1).max(120),
     measure: z.enum(ruleMeasures).optional(),
@@ -41,6 +41,12 @@ export function ownRecipeSchema(unit: Unit) {
   })
 }
 
+/** Ease that can be aimed at. */
+export const easeRange = { min: zero, max: mm(150) }
+/** What a rule may add to a measurement. */
+export const amountRange = { min: zero, max: mm(500) }
+/** Panels that are used as they are cut. */
+export const panelRange = { min: mm(20), max: mm(3000) }
 /** Seam allowances that can be sewn. */
 export const seamRange = { min: mm(1), max: mm(50) }
 

@@ -55,7 +55,7 @@ function pileStages(joining: Joining, leaves: readonly PileLeaf[]): readonly Sta
     Object.fromEntries(
       leaves.map(({ leaf, level, angle }) => [leaf.id, { angle, shift: [0, 0, level * gap] as const }]),
     )
-  const seen = `Seen from ${joining.seenFrom}.`
+  const seen = `Seen from ${joining.seenFrom}`
   return [
     { id: `${joining.id}-pile`, name: joining.name, pile, poses: posesAt(apartMm) },
     {
@@ -167,7 +167,7 @@ function tableLeaves(pieces: readonly Piece[]): readonly Leaf[] {
   return centred(leaves.map(leaf => ({ ...leaf, at: [leaf.at[0], leaf.at[1] - low, leaf.at[2]] })))
 }
 
-/** Wide enough for rows that together are about half as high again as wide. */
+/** Wide enough for rows that together are about twice as wide as high. */
 function rowFor(pieces: readonly Piece[]): Length {
   const area = pieces.reduce(
     (sum, { width, height, count }) => sum + toMm(width.cut) * toMm(height.cut) * Math.min(count, mostCopies),

@@ -1,5 +1,5 @@
 import type { Section } from '../families/section.js'
-import { placePanels, type Panel, type Strip } from '../families/strip.js'
+import { placePanels, totalWidth, type Panel, type Strip } from '../families/strip.js'
 import { add, scale, subtract, toMm, zero, type Length } from '../length/length.js'
 import type { Piece } from '../piece/piece.js'
 import type { Leaf, LeafEdge } from './leaf.js'
@@ -112,7 +112,7 @@ interface Row {
 
 /** Where a body is folded across, from its lower end up; one row where it is not. */
 function rowsOf({ panels, lines, height }: Strip): readonly Row[] {
-  const width = add(...panels.map(panel => panel.width))
+  const width = totalWidth(panels)
   const folds = lines
     .filter(({ kind, from, to }) => kind === 'fold' && from[1] === to[1] && to[0] - from[0] >= width - 1)
     .map(({ from }) => from[1])

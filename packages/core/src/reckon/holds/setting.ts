@@ -1,6 +1,6 @@
 import type { Cover } from '../../file/cover.js'
 import type { CoverFile } from '../../file/cover-schema.js'
-import { seamRange } from '../../file/sizing-schema.js'
+import { amountRange, easeRange, panelRange, seamRange } from '../../file/sizing-schema.js'
 import { listOptionFields, type OptionField } from '../../families/option-fields.js'
 import { placeKeys } from '../../extras/place-keys.js'
 import { mm, ofTicks, zero, type Length } from '../../length/length.js'
@@ -34,10 +34,6 @@ const sizingWords: Readonly<Record<SizingKey, string>> = {
   width: 'Width of the panel',
   height: 'Height of the panel',
 }
-
-export const easeRange: LengthRange = { min: zero, max: mm(150) }
-export const amountRange: LengthRange = { min: zero, max: mm(500) }
-export const panelRange: LengthRange = { min: mm(20), max: mm(3000) }
 
 /** The lengths that can be set on a cover: those of its way of making, its sizing, its seam, what is added to it. */
 export function listSettable(cover: Cover, planned: Plan): readonly Settable[] {

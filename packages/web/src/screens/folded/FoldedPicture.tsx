@@ -71,7 +71,7 @@ function Scrubbed({ folded, start, mirrored, isStill, drawing }: ScrubbedProps) 
           className="relative min-h-0 flex-1 rounded-md border border-rule bg-surface"
           data-picture="folded"
           role="img"
-          aria-label={`${stage?.name ?? ''} Dragged, it is seen from another side.`}
+          aria-label={`${stage?.name ?? ''}. ${stage?.isScheme ? 'Shown as a scheme. ' : ''}Dragged, it is seen from another side.`}
         >
           <Suspense fallback={<p className="p-4 text-soft">Laying out the pieces …</p>}>
             <InTheRound folded={folded} time={time} mirrored={mirrored} drawing={drawing} />
