@@ -55,14 +55,14 @@ interface ScrubbedProps extends FoldedPictureProps {
 function Scrubbed({ folded, start, mirrored, isStill, drawing }: ScrubbedProps) {
   const { stages } = folded
   const last = stages.length - 1
-  const { time, isPlaying, scrub, goTo, play } = useFolding(last, start, isStill)
+  const { time, isPlaying, scrub, goTo, step, play } = useFolding(last, start, isStill)
   const here = Math.round(time)
   const stage = stages[here]
   const press = (event: KeyboardEvent) => {
-    const step = steps[event.key]
-    if (step === undefined) return
+    const by = steps[event.key]
+    if (by === undefined) return
     event.preventDefault()
-    goTo(step > 0 ? Math.floor(time + step) : Math.ceil(time + step))
+    step(by)
   }
   return (
     <div className="grid min-h-0 flex-1 grid-rows-[minmax(20rem,1fr)_auto] gap-3 lg:grid-cols-[1fr_20rem] lg:grid-rows-1">
@@ -105,7 +105,7 @@ function Scrubbed({ folded, start, mirrored, isStill, drawing }: ScrubbedProps) 
   )
 }
 
-const steps: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }
+const steps: Readonly<Record<string, 1 | -1>> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }
 
 interface StagesProps {
   readonly folded: Folded

@@ -11,6 +11,8 @@ interface Folding {
   readonly scrub: (time: number) => void
   /** Goes there as it would be made, or at once where nothing is to move. */
   readonly goTo: (stage: number) => void
+  /** To the next stage, or back by one: from where it is going, while it is on its way. */
+  readonly step: (by: 1 | -1) => void
   /** From here to the end, or from the start where that is reached; stops where it plays. */
   readonly play: () => void
 }
@@ -46,10 +48,14 @@ export function useFolding(last: number, start: number, isStill: boolean): Foldi
     if (isStill) scrub(within)
     else setGoal(within)
   }
+  const step = (by: 1 | -1) => {
+    const from = (goal ?? time) + by
+    goTo(by > 0 ? Math.floor(from) : Math.ceil(from))
+  }
   const play = () => {
     if (goal !== undefined) return setGoal(undefined)
     if (time >= last) setTime(0)
     setGoal(last)
   }
-  return { time, isPlaying: goal !== undefined, scrub, goTo, play }
+  return { time, isPlaying: goal !== undefined, scrub, goTo, step, play }
 }
