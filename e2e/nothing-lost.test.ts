@@ -1,14 +1,8 @@
 import type { CoverFile } from '@snowdrift/core'
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import {
-  fillDevice,
-  loseAnswers,
-  makeProfile,
-  openBrowser,
-  removeProfile,
-  slowDown,
-} from './testing/faults.js'
+import { fillDevice, loseAnswers, makeProfile, openBrowser, removeProfile } from './testing/faults.js'
+import { slowDown } from './testing/slow-down.js'
 import { addressOf, choose, fill, press, pressAt, see, textOf, valueOf } from './testing/hands.js'
 import type { Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'

@@ -88,15 +88,16 @@ describe('the maker’s own cloth', function () {
 
   const green = '[data-material="Spruce-green cotton"]'
   const strip = '[data-picture="strip"] path[data-shows="outer"]'
+  /** The picture of the cover once its cloths are there: it is drawn in lines until they are. */
   const openStrip = async () => {
     await page.goto(`${site.address()}${ledger}/pieces`)
+    await page.waitForSelector('[data-picture="strip"] pattern')
     return page.waitForSelector(strip)
   }
   /** The repeat of what is painted on the back of the cover, in millimetres of the cover itself. */
   const paintedRepeatMm = async () => {
     const panel = await openStrip()
     if (!panel) throw new Error('The cover is not drawn')
-    await page.waitForSelector('[data-picture="strip"] pattern')
     await page.evaluate(async () => {
       const href = document.querySelector('[data-picture="strip"] pattern image')?.getAttribute('href')
       if (href) {
@@ -166,8 +167,8 @@ describe('the maker’s own cloth', function () {
   })
 
   it('gives way to lines where they are wanted, here and on paper', async () => {
-    const panel = await openStrip()
-    const fillNow = () => panel?.evaluate(element => getComputedStyle(element).fill)
+    await openStrip()
+    const fillNow = () => page.$eval(strip, element => getComputedStyle(element).fill)
     expect(await fillNow()).to.contain('url(')
     await page.emulateMediaType('print')
     expect(await fillNow()).to.equal('rgb(255, 255, 255)')

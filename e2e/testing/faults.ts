@@ -75,18 +75,6 @@ async function arrive(request: HTTPRequest): Promise<void> {
   await fetch(request.url(), { method: request.method(), headers, ...(body !== undefined && { body }) })
 }
 
-/** Everything takes so much longer from now on. */
-export async function slowDown(page: Page, latency: number): Promise<void> {
-  const session = await page.createCDPSession()
-  await session.send('Network.enable')
-  await session.send('Network.emulateNetworkConditions', {
-    offline: false,
-    latency,
-    downloadThroughput: -1,
-    uploadThroughput: -1,
-  })
-}
-
 /** The device has no room left for this page. */
 export async function fillDevice(page: Page): Promise<void> {
   const session = await page.createCDPSession()

@@ -4,6 +4,7 @@ import { join, resolve } from 'node:path'
 import { expect } from 'chai'
 import { serve, startCluster, type Cluster, type Server } from '@snowdrift/server'
 import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core'
+import { slowDown } from './slow-down.js'
 
 export const chromium = '/usr/bin/chromium'
 const quiet = { info: () => undefined, error: () => undefined }
@@ -117,6 +118,9 @@ async function start({ url }: Cluster, port: number, demo: boolean): Promise<Ser
 /** As long as for what is seen: a shared machine may stand still for half a minute. */
 const patienceMs = 60_000
 
+/** So many times slower than it is, with answers that come late: finds the stories that look before there is something to see. */
+const slowness = Number(process.env['SNOWDRIFT_SLOW'] ?? 1)
+
 async function openPage(
   context: BrowserContext,
   address: string,
@@ -130,6 +134,10 @@ async function openPage(
   })
   page.on('pageerror', error => complaints.push(`${new URL(page.url()).pathname}: ${String(error)}`))
   await page.setViewport({ ...size, hasTouch: touch, isMobile: touch })
+  if (slowness > 1) {
+    await page.emulateCPUThrottling(slowness)
+    await slowDown(page, 200 * slowness)
+  }
   await page.goto(address)
   return page
 }
