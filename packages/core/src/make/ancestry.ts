@@ -9,34 +9,67 @@ export interface Ancestry {
 export function ancestryOf(needs: ReadonlyMap<string, Iterable<string>>): Ancestry {
   const ids = [...needs.keys()]
   const places = new Map(ids.map((id, place) => [id, place]))
-  const rows = ids.map(() => new Uint8Array(ids.length))
-  const done = new Uint8Array(ids.length)
-  const placeOf = (id: string) => places.get(id) ?? -1
+  const near = [...needs.values()].map(list => placesOf(list, places))
+  // A row has a bit for each step: what comes before one that comes before is joined in 32 steps at a time.
+  const words = Math.ceil(ids.length / 32)
+  const rows = new Uint32Array(ids.length * words)
+  const visited = new Uint8Array(ids.length)
+  const has = (row: number, place: number) =>
+    (((rows[row * words + (place >> 5)] ?? 0) >>> (place & 31)) & 1) === 1
 
-  function visit(place: number, path: readonly number[]): Uint8Array {
-    const row = rows[place] ?? new Uint8Array(ids.length)
-    if (done[place] === 1) return row
-    if (path.includes(place))
-      throw new Error(
-        `Steps need one another in a circle: ${[...path, place].map(at => ids[at]).join(' → ')}`,
-      )
-    for (const need of needs.get(ids[place] ?? '') ?? []) {
-      const at = placeOf(need)
-      if (at < 0) continue
-      const far = visit(at, [...path, place])
-      row[at] = 1
-      for (let other = 0; other < row.length; other++) if (far[other] === 1) row[other] = 1
-    }
-    done[place] = 1
-    return row
+  function join(into: number, from: number): void {
+    for (let word = 0; word < words; word++)
+      rows[into * words + word] = (rows[into * words + word] ?? 0) | (rows[from * words + word] ?? 0)
+    const at = into * words + (from >> 5)
+    rows[at] = (rows[at] ?? 0) | (1 << (from & 31))
   }
-  ids.forEach((_, place) => visit(place, []))
+
+  function visit(place: number): void {
+    if (visited[place] === done) return
+    if (visited[place] === begun) throw new Error(`Steps need one another in a circle: ${circleOf(place)}`)
+    visited[place] = begun
+    for (const need of near[place] ?? []) {
+      visit(need)
+      join(place, need)
+    }
+    visited[place] = done
+  }
+
+  /** The steps of a circle, from one of them back to it. */
+  function circleOf(place: number): string {
+    const round = [place]
+    do round.push(near[round.at(-1) ?? place]?.find(need => visited[need] === begun) ?? place)
+    while (round.at(-1) !== place)
+    return round.map(at => ids[at]).join(' → ')
+  }
+  ids.forEach((_, place) => {
+    visit(place)
+  })
 
   return {
-    isBefore: (first, then) => rows[placeOf(then)]?.[placeOf(first)] === 1,
+    isBefore: (first, then) => {
+      const [at, row] = [places.get(first), places.get(then)]
+      return at !== undefined && row !== undefined && has(row, at)
+    },
     nearest: list => {
-      const far = list.map(need => rows[placeOf(need)])
-      return list.filter(need => !far.some(row => row?.[placeOf(need)] === 1))
+      const far = placesOf(list, places)
+      return list.filter(need => {
+        const at = places.get(need)
+        return at === undefined || !far.some(row => has(row, at))
+      })
     },
   }
+}
+
+const begun = 1
+const done = 2
+
+/** Where they stand; what has no place is left out. */
+function placesOf(list: Iterable<string>, places: ReadonlyMap<string, number>): readonly number[] {
+  const found: number[] = []
+  for (const id of list) {
+    const place = places.get(id)
+    if (place !== undefined) found.push(place)
+  }
+  return found
 }

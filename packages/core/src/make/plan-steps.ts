@@ -183,6 +183,7 @@ function numberedDrafts(added: readonly (readonly Draft[])[], own: readonly Draf
   return added.flatMap(drafts => {
     const names = new Map(drafts.map(({ id }) => [id, freeName(id, taken)]))
     for (const name of names.values()) taken.add(name)
+    if (drafts.every(({ id }) => names.get(id) === id)) return drafts
     return drafts.map(draft => ({
       ...draft,
       id: names.get(draft.id) ?? draft.id,
