@@ -39,7 +39,8 @@ async function check(name) {
   totals.failed += failed
   const how = failed === 0 ? 'good' : 'FAILED'
   const files = name === 'browser' ? storiesIn(failureIn(output)) : []
-  if (failed > 0 && failed <= fewAtMost && files.length > 0) late = { files, failed, words: failureIn(output) }
+  if (failed > 0 && failed <= fewAtMost && files.length > 0)
+    late = { files, failed, words: failureIn(output) }
   else if (failed > 0) failures.push(`── ${name} FAILED\n${failureIn(output)}`)
   console.log(`\n── ${name}\n${output}`)
   console.log(`── ${name}: ${how} after ${Math.round((Date.now() - began) / 1000)} s`)
