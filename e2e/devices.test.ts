@@ -111,6 +111,13 @@ describe('devices at the table', function () {
     await see(page, 'Not followed: 1 × script, 1 × image.', run)
     await see(page, /^3 7\/8 in of strokes|^4 in of strokes/, run)
     expect(await page.title()).not.to.contain('ran')
+    // 25.4 mm, twice as long, turned and moved along
+    await give(
+      'moved.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="100mm" height="100mm" viewBox="0 0 100 100"><g id="cut" transform="translate(20, 10) rotate(90)"><path transform="scale(2)" d="M0 0L25.4 0"/><path transform="sideways" d="M0 0L9 0"/></g></svg>',
+    )
+    await see(page, /^2 in of strokes/, run)
+    await see(page, 'Not followed: 1 × path that is moved in a way nobody can read.', run)
     await give('other.svg', '%PDF-1.7')
     await see(page, 'Expected SVG, DXF or HPGL')
     await give('cut.svg', '<svg xmlns="http://www.w3.org/2000/svg" width="100mm"')
@@ -120,6 +127,19 @@ describe('devices at the table', function () {
   it('print a label for each piece, until the roll is empty', async () => {
     await press(page, 'Print a label for each piece')
     await see(page, /(\d+) of \1 labels of 2 7\/16 in × 1 9\/16 in came out/, '[data-print-run]')
+    const first = await page.waitForSelector('[aria-label="Labels that came out"] img')
+    const label = await first?.evaluate(async image => {
+      await image.decode()
+      const { naturalWidth: width, naturalHeight: height } = image
+      const pen = new OffscreenCanvas(width, height).getContext('2d')
+      pen?.drawImage(image, 0, 0)
+      const dots = pen?.getImageData(0, 0, width, height).data.filter((_, at) => at % 4 === 0) ?? []
+      return { width, height, words: image.alt, shades: [...new Set(dots)] }
+    })
+    // 62 × 40 mm of 8 dots each, burnt or not
+    expect([label?.width, label?.height]).to.deep.equal([496, 320])
+    expect(label?.shades.toSorted()).to.deep.equal([0, 255])
+    expect(label?.words).to.match(/^outer; 7 1⁄2 in × 9 3⁄4 in; /)
     await choose(page, 'Labels left on it', '2')
     await press(page, 'Print a label for each piece')
     await see(page, 'The roll is empty after 2', '[data-print-run]')

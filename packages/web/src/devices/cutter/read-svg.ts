@@ -24,17 +24,21 @@ export function readSvg(text: string): Outline {
   const ignored = new Map<string, number>()
   const ignore = (what: string) => ignored.set(what, (ignored.get(what) ?? 0) + 1)
   let places = 0
-  const follow = (nodes: readonly Node[], layer: string, depth: number) => {
+  const follow = (nodes: readonly Node[], layer: string, moved: DOMMatrix, depth: number) => {
     if (depth > deepest) throw new Unreadable(`This SVG has groups in groups, more than ${deepest} deep.`)
     for (const node of nodes) {
       const name = nameOf(node)
       const attributes = node[':@'] ?? {}
       if (silent.has(name)) continue
-      if (attributes.transform !== undefined) ignore(`${name} that is moved or turned`)
-      else if (name === 'g') follow(childrenOf(node), attributes.id ?? layer, depth + 1)
-      else if (!shapes.has(name)) ignore(name)
+      if (name !== 'g' && !shapes.has(name)) {
+        ignore(name)
+        continue
+      }
+      const to = movedBy(attributes.transform, moved)
+      if (!to) ignore(`${name} that is moved in a way nobody can read`)
+      else if (name === 'g') follow(childrenOf(node), attributes.id ?? layer, to, depth + 1)
       else {
-        const stroke = along(name, attributes, view)
+        const stroke = along(name, attributes, to, view)
         places += stroke.length
         if (places > mostPlaces)
           throw new Unreadable('This SVG has more strokes than a machine takes at once.')
@@ -42,7 +46,7 @@ export function readSvg(text: string): Outline {
       }
     }
   }
-  follow(childrenOf(svg), 'no layer', 0)
+  follow(childrenOf(svg), 'no layer', new DOMMatrix(), 0)
   return { strokes, ignored: [...ignored].map(([what, count]) => `${count} × ${what}`) }
 }
 
@@ -95,20 +99,39 @@ function viewOf({ width: said = '', viewBox = '' }: Readonly<Record<string, stri
   return { left, bottom: top + height, scale: (Number(amount) * (perMm[unit] ?? 1)) / width }
 }
 
+const moves = /^\s*((matrix|translate|scale|rotate|skewX|skewY)\s*\([\d\s.,eE+-]*\)[\s,]*)*$/
+
+/** How a shape is moved, turned and stretched within what holds it; undefined where the browser cannot read it. */
+function movedBy(said: string | undefined, within: DOMMatrix): DOMMatrix | undefined {
+  if (said === undefined || said.trim() === '') return within
+  if (!moves.test(said)) return undefined
+  const holder = ofOurs('g') as SVGGElement
+  holder.setAttribute('transform', said)
+  const matrix = holder.transform.baseVal.consolidate()?.matrix
+  return matrix && within.multiply(DOMMatrix.fromMatrix(matrix))
+}
+
+/** An element in no page: the browser reads and measures it, and nothing more. */
+function ofOurs(name: string): Element {
+  return document.createElementNS('http://www.w3.org/2000/svg', name)
+}
+
 function along(
   name: string,
   attributes: Readonly<Record<string, string>>,
+  moved: DOMMatrix,
   { left, bottom, scale }: View,
 ): readonly Place[] {
-  // The browser knows every kind of curve; on a shape of ours, in no page, it only measures.
-  const shape = document.createElementNS('http://www.w3.org/2000/svg', name) as SVGGeometryElement
+  // The browser knows every kind of curve.
+  const shape = ofOurs(name) as SVGGeometryElement
   for (const key of geometry) if (attributes[key] !== undefined) shape.setAttribute(key, attributes[key])
   const length = shape.getTotalLength()
-  if (!Number.isFinite(length) || length * scale > 1_000_000)
-    throw new Unreadable('A stroke in this SVG has no end.')
-  const count = Math.max(1, Math.ceil((length * scale) / stepMm))
+  const stretched = Math.max(Math.hypot(moved.a, moved.b), Math.hypot(moved.c, moved.d))
+  const long = length * scale * stretched
+  if (!Number.isFinite(long) || long > 1_000_000) throw new Unreadable('A stroke in this SVG has no end.')
+  const count = Math.max(1, Math.ceil(long / stepMm))
   return Array.from({ length: count + 1 }, (_, n): Place => {
-    const { x, y } = shape.getPointAtLength((length * n) / count)
+    const { x, y } = moved.transformPoint(shape.getPointAtLength((length * n) / count))
     return [(x - left) * scale, (bottom - y) * scale]
   })
 }

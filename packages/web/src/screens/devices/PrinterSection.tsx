@@ -1,6 +1,7 @@
 import { formatLength, mm, type CoverFile } from '@snowdrift/core'
 import { Printer } from 'lucide-react'
 import { useState } from 'react'
+import type { BurntLabel } from '../../devices/printer/burn-labels'
 import { createSimulatedPrinter, usualPrinter, type PrintRun } from '../../devices/printer/printer'
 import { Button } from '../../parts/Button'
 import { CheckField } from '../../parts/CheckField'
@@ -20,14 +21,24 @@ export function PrinterSection({ file }: { readonly file: CoverFile }) {
   const [left, setLeft] = useState<keyof typeof lefts>('100')
   const [isOff, setIsOff] = useState(false)
   const [came, setCame] = useState<PrintRun | { readonly problem: string }>()
+  const [labels, setLabels] = useState<readonly BurntLabel[]>([])
   const print = async () => {
+    setLabels([])
     const bytes = await exportBytes(file, { as: 'labels', labels: 'roll' })
     if (typeof bytes === 'string') return setCame({ problem: bytes })
     const printer = createSimulatedPrinter(
       { ...usualPrinter, rollWidth: Number(roll), left: Number(left), isOff },
       say,
     )
-    setCame(printer.print(bytes))
+    const run = printer.print(bytes)
+    setCame(run)
+    if (run.printed === 0) return
+    const { burnLabels } = await import('../../devices/printer/burn-labels')
+    try {
+      setLabels(await burnLabels(bytes, run.printed))
+    } catch {
+      setCame({ problem: 'The printer could not make out what it was sent. Send it again.' })
+    }
   }
   return (
     <section className="grid gap-4" aria-labelledby="printer">
@@ -50,24 +61,22 @@ export function PrinterSection({ file }: { readonly file: CoverFile }) {
       {came && (
         <div role="status" className="grid gap-2" data-print-run>
           {'printed' in came && came.printed > 0 && (
-            <>
-              <p className="text-good">
-                {came.printed} of {came.pages} labels of {say(came.size.width)} × {say(came.size.height)} came
-                out.
-              </p>
-              <ul className="flex flex-wrap gap-2" aria-hidden>
-                {Array.from({ length: came.printed }, (_, n) => (
-                  <li
-                    key={n}
-                    className="rounded-sm border border-rule bg-surface"
-                    style={{ width: came.size.width, height: came.size.height }}
-                  />
-                ))}
-              </ul>
-            </>
+            <p className="text-good">
+              {came.printed} of {came.pages} labels of {say(came.size.width)} × {say(came.size.height)} came
+              out.
+            </p>
           )}
           {came.problem && <p className="border-l-3 border-bad pl-3">{came.problem}</p>}
         </div>
+      )}
+      {labels.length > 0 && (
+        <ul className="flex flex-wrap gap-2" aria-label="Labels that came out">
+          {labels.map(({ picture, words }, index) => (
+            <li key={index}>
+              <img src={picture} alt={words} className="h-40 rounded-sm border border-rule" />
+            </li>
+          ))}
+        </ul>
       )}
     </section>
   )
