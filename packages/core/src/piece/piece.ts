@@ -17,6 +17,26 @@ export interface Piece {
   readonly measureFirst?: boolean
   /** Cut on the bias from a square of this side. */
   readonly blank?: Side
+  /** Corners that are not square, where the laid-out cover does not show them. */
+  readonly corners?: readonly PieceCorner[]
+  /** Lines of its own, where the laid-out cover does not show them. */
+  readonly creases?: readonly PieceCrease[]
+}
+
+/** A corner as it is cut: rounded (along and across are its radius), or cut off. */
+export interface PieceCorner {
+  /** Which corner of the piece, clockwise from the top left. */
+  readonly place: 0 | 1 | 2 | 3
+  readonly along: Length
+  readonly across: Length
+  readonly round: boolean
+}
+
+/** A line to fold or stitch along; places are counted from the top left corner of the cut piece, y down. */
+export interface PieceCrease {
+  readonly kind: 'fold' | 'stitch'
+  readonly from: readonly [Length, Length]
+  readonly to: readonly [Length, Length]
 }
 
 export interface TrimTo {

@@ -1,34 +1,55 @@
 import { placePanels, type Panel, type Strip } from '../../families/strip.js'
-import { add, mm, scale, zero, type Length } from '../../length/length.js'
+import { add, longest, mm, scale, shortest, subtract, zero, type Length } from '../../length/length.js'
 import type { Plan } from '../../plan/plan.js'
 import { line, rectangle, text, type Drawing, type Mark } from '../drawing.js'
 import { drawPlaces } from './places.js'
 import type { Naming } from './template.js'
 
-/** What is printed beside the pieces: the template that holes are punched or pricked by, and the strip that boards are set by. */
+/** What is printed beside the pieces: the templates that holes are punched or pricked by, and the strip that boards are set by. */
 export function drawAids({ strip }: Plan, { say }: Pick<Naming, 'say'>): readonly Drawing[] {
   const panels = placePanels(strip.panels)
-  const spine = panels.find(({ kind }) => kind === 'spine')
   const gap = panels.find(({ kind }) => kind === 'gap')
   return [
-    ...(spine ? holeTemplate(strip, spine) : []),
+    ...panels.flatMap(panel => (panel.kind === 'spine' ? spineHoles : edgeHoles)(strip, panel)),
     ...(gap ? [gapStrip(strip, gap, say(gap.width))] : []),
   ]
 }
 
+type PlacedPanel = Panel & { readonly x: Length }
+
 /** The spine with its holes, and its middle both ways; none where it has no holes. */
-function holeTemplate(strip: Strip, { x, width }: Panel & { readonly x: Length }): readonly Drawing[] {
-  const area = { piece: 'spine', at: [x, zero], width, height: strip.height } as const
-  const places = drawPlaces(strip, { area, isBehind: false })
+function spineHoles(strip: Strip, { name, x, width }: PlacedPanel): readonly Drawing[] {
+  const places = placesOn(strip, x, width)
   if (places.length === 0) return []
-  const [middle, half] = [scale(width, 1 / 2), scale(strip.height, 1 / 2)]
-  return [
-    framed('punching template, spine', width, strip, [
-      ...places,
-      line([middle, zero], [middle, strip.height], 'hint'),
-      line([zero, half], [width, half], 'hint'),
-    ]),
-  ]
+  const middle = scale(width, 1 / 2)
+  return [punching(name, width, strip, [...places, line([middle, zero], [middle, strip.height], 'hint')])]
+}
+
+/** The edge of a panel that holes are punched beside, as far in again as they are; none where nothing is punched. */
+function edgeHoles(strip: Strip, { name, x, width }: PlacedPanel): readonly Drawing[] {
+  const distances = strip.holes.flatMap(({ at, punched }) => {
+    const fromLeft = subtract(at[0], x)
+    return punched && fromLeft > zero && fromLeft < width ? [fromLeft] : []
+  })
+  const [first] = distances
+  if (first === undefined) return []
+  const isLeft = first < scale(width, 1 / 2)
+  const inwards = distances.map(distance => (isLeft ? distance : subtract(width, distance)))
+  const wide = shortest(width, longest(mm(25), scale(longest(zero, ...inwards), 2)))
+  return [punching(name, wide, strip, placesOn(strip, isLeft ? x : subtract(add(x, width), wide), wide))]
+}
+
+function placesOn(strip: Strip, x: Length, width: Length): readonly Mark[] {
+  const area = { piece: 'outer', at: [x, zero], width, height: strip.height } as const
+  return drawPlaces(strip, { area, isBehind: false })
+}
+
+function punching(name: string, width: Length, strip: Strip, marks: readonly Mark[]): Drawing {
+  const half = scale(strip.height, 1 / 2)
+  return framed(`punching template, ${name}`, width, strip, [
+    ...marks,
+    line([zero, half], [width, half], 'hint'),
+  ])
 }
 
 /** As wide as the gap between board and spine: laid between them while they are glued. */

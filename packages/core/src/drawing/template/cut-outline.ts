@@ -1,6 +1,16 @@
 import type { StripCorner, StripShape } from '../../families/strip.js'
-import { absolute, add, mm, ofTicks, scale, subtract, zero, type Length } from '../../length/length.js'
-import type { Piece } from '../../piece/piece.js'
+import {
+  absolute,
+  add,
+  mm,
+  negate,
+  ofTicks,
+  scale,
+  subtract,
+  zero,
+  type Length,
+} from '../../length/length.js'
+import type { Piece, PieceCorner } from '../../piece/piece.js'
 import type { Plan } from '../../plan/plan.js'
 import { rectangle, type PathMark, type PathStep, type Point } from '../drawing.js'
 import { scooped } from '../scooped.js'
@@ -14,7 +24,7 @@ export function cutOutline(piece: Piece, plan: Plan, lying: Lying | undefined): 
   const [width, height] = [piece.width.cut, piece.height.cut]
   const whole = cornered([zero, zero], width, height, {
     style: 'cut',
-    corners: lying ? cornersOn(plan.strip.corners, lying) : [],
+    corners: cornersOf(piece, plan, lying),
   })
   const shape = scoopOn(piece, plan)
   return shape
@@ -28,7 +38,7 @@ export function seamOutline(piece: Piece, plan: Plan, lying: Lying | undefined):
   const less = (side: Length) => subtract(side, scale(seam, 2))
   const whole = cornered([seam, seam], less(piece.width.cut), less(piece.height.cut), {
     style: 'seam',
-    corners: lying ? cornersOn(plan.strip.corners, lying, seam) : [],
+    corners: cornersOf(piece, plan, lying, seam),
   })
   const shape = scoopOn(piece, plan)
   return shape
@@ -44,18 +54,21 @@ function scoopOn({ id }: Piece, { strip }: Plan): Scooped | undefined {
   return strip.shapes.find((shape): shape is Scooped => shape.scoop !== undefined && shape.piece === outer)
 }
 
-interface CutCorner {
-  /** Which corner of the piece, clockwise from the top left. */
-  readonly place: 0 | 1 | 2 | 3
-  readonly along: Length
-  readonly across: Length
-  readonly round: boolean
+/** The corners that the piece brings, else those of the strip that are its own; so far inside its cut edges. */
+function cornersOf(
+  { corners }: Piece,
+  { strip }: Plan,
+  lying: Lying | undefined,
+  inside = zero,
+): readonly PieceCorner[] {
+  if (corners) return corners.map(corner => ({ ...corner, ...offsetCorner(corner, negate(inside)) }))
+  return lying ? cornersOn(strip.corners, lying, inside) : []
 }
 
 /** The corners of the strip that are the piece's own, so far inside its edges: they stand out by the same at both sides. */
-function cornersOn(corners: readonly StripCorner[], lying: Lying, inside = zero): readonly CutCorner[] {
+function cornersOn(corners: readonly StripCorner[], lying: Lying, inside = zero): readonly PieceCorner[] {
   const { width, height } = lying.area
-  return corners.flatMap((corner): readonly CutCorner[] => {
+  return corners.flatMap((corner): readonly PieceCorner[] => {
     const [x, y] = onPiece(corner.at, lying)
     const [right, down] = [lying.isBehind ? -corner.towards[0] : corner.towards[0], corner.towards[1]]
     const out = right > 0 ? x : subtract(width, x)
@@ -71,7 +84,7 @@ const byRounding = mm(5)
 
 /** Round: the radius grows by the offset. Cut off from a to b: a + e·(1 + a/b − √(a² + b²)/b), likewise b. */
 function offsetCorner(
-  { along, across, round }: StripCorner,
+  { along, across, round }: Pick<StripCorner, 'along' | 'across' | 'round'>,
   by: Length,
 ): { readonly along: Length; readonly across: Length } {
   if (round) return { along: add(along, by), across: add(across, by) }
@@ -86,7 +99,7 @@ function cornered(
   [x, y]: Point,
   width: Length,
   height: Length,
-  { style, corners }: { readonly style: 'cut' | 'seam'; readonly corners: readonly CutCorner[] },
+  { style, corners }: { readonly style: 'cut' | 'seam'; readonly corners: readonly PieceCorner[] },
 ): PathMark {
   const whole = rectangle([x, y], width, height, { style })
   if (corners.length === 0) return whole
@@ -106,7 +119,7 @@ function cornered(
 }
 
 /** Clockwise round a corner: into it along one edge, out along the next. */
-function turn([x, y]: Point, { place, along, across, round }: CutCorner): readonly PathStep[] {
+function turn([x, y]: Point, { place, along, across, round }: PieceCorner): readonly PathStep[] {
   const inX = place === 0 || place === 3 ? 1 : -1
   const inY = place < 2 ? 1 : -1
   const onEdge: Point = [add(x, scale(along, inX)), y]

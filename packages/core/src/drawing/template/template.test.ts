@@ -110,11 +110,62 @@ describe('a template', () => {
     }
   })
 
+  it('says its name before any other word: pieces that are cut alike share one', () => {
+    const { drawing } = templateOf(planFrom(familyFile('slip-cover')), 'outer')
+    const [first] = drawing.marks.filter(({ kind }) => kind === 'text')
+    expect(first?.kind === 'text' && first.text).to.equal('outer, cut 1')
+  })
+
   it('is plain where two numbers say it all', () => {
     const planned = planFrom(familyFile('zip-around'))
     expect(templateOf(planned, 'outer').isPlain).to.equal(false)
     expect(templateOf(planned, 'gusset').isPlain).to.equal(true)
-    expect(templateOf(planned, 'flap').isPlain).to.equal(true)
+    expect(templateOf(planFrom(coverFile()), 'flap').isPlain).to.equal(true)
+  })
+
+  it('rounds the outer corners of flaps that lie in rounded corners: all four where they are folded double', () => {
+    const radiiOf = (flapStyle: string, id: string) => {
+      const planned = planFrom(
+        familyFile('zip-around', { options: { cornerRadius: '25 mm', flapStyle }, seam: '6 mm' }),
+      )
+      const template = templateOf(planned, id)
+      expect(template.isPlain).to.equal(false)
+      return pathsOf(template, 'cut').flatMap(path =>
+        roundsOf(path).map(({ radius, to }) => [toMm(radius as never), to[0] < template.drawing.width / 2]),
+      )
+    }
+    // 25 and the seam of 6; right and left, clockwise from the top left
+    expect(radiiOf('folded', 'flap')).to.deep.equal([
+      [31, true],
+      [31, false],
+      [31, false],
+      [31, true],
+    ])
+    expect(radiiOf('faced', 'flap-outer')).to.deep.equal([
+      [31, true],
+      [31, true],
+    ])
+  })
+
+  it('shows how a strap is folded to a point, in its own width', () => {
+    const planned = planFrom(
+      familyFile('slip-cover', { extras: [{ type: 'strap', width: '50 mm', length: '160 mm' }] }),
+    )
+    const { drawing, isPlain } = templateOf(planned, 'strap')
+    const creases = drawing.marks.flatMap(mark =>
+      mark.kind === 'line' && (mark.style === 'fold' || mark.style === 'stitch')
+        ? [[...mark.from, ...mark.to].map(toMm)]
+        : [],
+    )
+    expect(isPlain).to.equal(false)
+    // cut 160 × 100: the corners from 160 − 50 to the middle, the edges at 100/4 and 3·100/4, the stitching at 50
+    expect(creases).to.deep.equal([
+      [110, 0, 160, 50],
+      [110, 100, 160, 50],
+      [0, 25, 160, 25],
+      [0, 75, 160, 75],
+      [0, 50, 160, 50],
+    ])
   })
 
   it('shows what is cut oversize where it is trimmed to', () => {
@@ -162,6 +213,24 @@ describe('what is printed beside the pieces', () => {
     const [outline] = gap?.marks ?? []
     expect(outline?.kind === 'path' && outline.steps[0]?.to[0]).to.equal(panel?.width)
     expect(gap?.height).to.equal(planned.strip.height)
+  })
+
+  it('is the edge of each board where a tie goes through a hole, as far in again as the hole is', () => {
+    const planned = planFrom(familyFile('slip-cover', { extras: [{ type: 'hole-tie' }] }))
+    const aids = aidsOf(planned)
+    expect(aids.map(({ title }) => title)).to.deep.equal([
+      'punching template, back',
+      'punching template, front',
+    ])
+    for (const { marks, height } of aids) {
+      const [outline, hole] = marks.filter((mark): mark is PathMark => mark.kind === 'path')
+      // 12 mm in from the fore-edge, 24 as far in again, yet an inch is easier to hold
+      expect(toMm(outline?.steps[0]?.to[0] ?? zero)).to.equal(25)
+      const [left, right] = [hole?.start[0] ?? zero, hole?.steps[0]?.to[0] ?? zero].toSorted((a, b) => a - b)
+      const middle = (toMm(left ?? zero) + toMm(right ?? zero)) / 2
+      expect(Math.min(middle, 25 - middle)).to.be.closeTo(12, 0.01)
+      expect(toMm(hole?.start[1] ?? zero)).to.be.closeTo(toMm(height) / 2, 3)
+    }
   })
 
   it('is nothing where there are neither holes nor gaps', () => {

@@ -1,13 +1,14 @@
 import type { Strip, StripLine, StripPoint } from '../../families/strip.js'
 import type { Saying } from '../../finding/say.js'
 import { clamp, scale, subtract, zero, type Length } from '../../length/length.js'
-import { customary, type Unit } from '../../length/unit.js'
+import type { Unit } from '../../length/unit.js'
 import type { Piece } from '../../piece/piece.js'
 import type { Plan } from '../../plan/plan.js'
 import { line, rectangle, text, type Drawing, type Mark, type Point } from '../drawing.js'
 import { lineStyles } from '../strip-drawing.js'
 import { cutOutline, seamOutline } from './cut-outline.js'
 import { lyingOf, onPiece, type Lying } from './lying.js'
+import { middleNotches, placeNotches } from './notches.js'
 import { drawPlaces } from './places.js'
 
 /** A piece at its true size, right side up: to be printed, laid on the cloth and cut along. */
@@ -36,13 +37,16 @@ export function drawTemplate(piece: Piece, plan: Plan, { nameOf, say, unit }: Na
   const outline = cutOutline(piece, plan, lying)
   const within = lying ? linesOn(piece, plan.strip, lying) : []
   const holes = lying ? drawPlaces(plan.strip, lying) : []
-  const seam = plan.allowances && isSeamed(piece, plan) ? [seamOutline(piece, plan, lying)] : []
+  const isSewnRound = plan.allowances && isSeamed(piece, plan)
+  const seam = isSewnRound ? [seamOutline(piece, plan, lying)] : []
+  const notches = isSewnRound && lying ? placeNotches(plan, lying) : []
+  const creases = creasesOn(piece)
   const trim = piece.trimTo ? trimLine(piece) : []
   const isPlain =
     outline.steps.length === 3 && outline.steps.every(step => !('radius' in step)) && holes.length === 0
   return {
     piece,
-    isPlain: isPlain && within.length === 0,
+    isPlain: isPlain && [within, notches, creases].every(marks => marks.length === 0),
     drawing: {
       title: nameOf(piece.id),
       from: [zero, zero],
@@ -53,10 +57,12 @@ export function drawTemplate(piece: Piece, plan: Plan, { nameOf, say, unit }: Na
         ...trim,
         ...seam,
         ...within,
+        ...creases,
         ...holes,
-        ...notches(width, height, customary(1 / 4, unit)),
+        ...middleNotches(width, height, unit),
         ...grain(width, height),
         ...caption(piece, { name: nameOf(piece.id), size: `${say(width)} × ${say(height)}` }),
+        ...notches,
       ],
     },
   }
@@ -82,6 +88,11 @@ function linesOn({ role }: Piece, { lines }: Strip, lying: Lying): readonly Mark
   })
 }
 
+/** Where a strip is folded and stitched by itself. */
+function creasesOn({ creases = [] }: Piece): readonly Mark[] {
+  return creases.map(({ kind, from, to }) => line(from, to, lineStyles[kind]))
+}
+
 /** What is cut with the outer is seamed with it; backings end before the seam, or go with it. */
 function isSeamed({ id, role, width, height, trimTo }: Piece, { settled }: Plan): boolean {
   if (role !== 'outer' && role !== 'lining') return false
@@ -97,17 +108,6 @@ function trimLine({ width, height, trimTo }: Piece): readonly Mark[] {
     scale(subtract(height.cut, trimTo.height), 1 / 2),
   ]
   return [rectangle(at, trimTo.width, trimTo.height, { style: 'hidden' })]
-}
-
-/** The middle of every side. */
-function notches(width: Length, height: Length, deep: Length): readonly Mark[] {
-  const [across, along] = [scale(width, 1 / 2), scale(height, 1 / 2)]
-  return [
-    line([across, zero], [across, deep], 'hint'),
-    line([across, height], [across, subtract(height, deep)], 'hint'),
-    line([zero, along], [deep, along], 'hint'),
-    line([width, along], [subtract(width, deep), along], 'hint'),
-  ]
 }
 
 /** The thread of the cloth, and which end is the top. */

@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { lengthOption } from '../../families/option-fields.js'
-import { mm, scale, subtract, type Length } from '../../length/length.js'
+import { mm, scale, subtract, zero, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
+import type { PieceCrease } from '../../piece/piece.js'
 import { because, twice, type Reason } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
 import { alongEnds, alongEdge, closedThickness, closureEnds, offEnd, refusesClosure } from '../closure.js'
@@ -82,6 +83,7 @@ export const strap = defineExtra<StrapOptions>({
             grid,
           ),
           measureFirst: true,
+          ...(reckoning !== 'first' && { creases: foldedToPoint(length.cut, scale(width, 2)) }),
         },
       ],
       notions: [
@@ -107,5 +109,25 @@ function lengthReasons({ object, unit, options }: ExtraJob<StrapOptions>): reado
     ...because('sewn to the back', customary(2, unit)),
     ...because('over the thickness', closedThickness(object)),
     ...because('onto the front', customary(4, unit)),
+  ]
+}
+
+/**
+ * How the strip is folded: the corners of its right end to the middle, then both long edges, so that the end is a point
+ * and no raw edge shows; stitched down the middle.
+ */
+function foldedToPoint(length: Length, width: Length): readonly PieceCrease[] {
+  const [middle, quarter] = [scale(width, 1 / 2), scale(width, 1 / 4)]
+  const shoulder = subtract(length, middle)
+  const crease = (kind: PieceCrease['kind'], from: PieceCrease['from'], to: PieceCrease['to']) => ({
+    kind,
+    from,
+    to,
+  })
+  return [
+    crease('fold', [shoulder, zero], [length, middle]),
+    crease('fold', [shoulder, width], [length, middle]),
+    ...[quarter, scale(width, 3 / 4)].map(y => crease('fold', [zero, y], [length, y])),
+    crease('stitch', [zero, middle], [length, middle]),
   ]
 }

@@ -35,7 +35,7 @@ export function steps(work: ExtraWork<unknown>): readonly Draft[] {
       minutes: pressingMinutes(2 * long) + sewingMinutes(3 * long) + rates.hookAndLoop,
       stitchedMm: 3 * long,
       name: 'Make the strap',
-      does: `Strap (${saySize(work, pieceOn(work, strap.id))}): folded along its length, its end pointed; stitched round and down the middle. The soft side of the tape on it.`,
+      does: `Strap (${saySize(work, pieceOn(work, strap.id))}): the corners of one end folded to the middle, so that it is pointed, then both long edges; stitched round and down the middle. The soft side of the tape on it.`,
       why: 'The soft side does not scratch what it lies on.',
       pieces: [strap.id],
       tools: ['sewing machine', 'iron'],

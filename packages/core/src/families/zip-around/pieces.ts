@@ -42,9 +42,9 @@ function wholePadding(job: Job<ZipAroundOptions>): Job<ZipAroundOptions> {
 
 export function flapCutting(
   { seam, grid }: Job<ZipAroundOptions>,
-  { flapStyle, flapDepth }: ResolvedOptions,
+  { flapStyle, flapDepth, cornerRadius }: ResolvedOptions,
 ): FlapCutting {
-  return { style: flapStyle, depth: flapDepth, seam, grid }
+  return { style: flapStyle, depth: flapDepth, seam, grid, round: cornerRadius }
 }
 
 /** As long as half the run, a seam more at each end where the ends are faced. */
