@@ -81,6 +81,8 @@ export function assembleSteps(
   const brought = {
     pieces: byExtra(plan.pieces, plan.extraPieces),
     notions: byExtra(plan.notions, plan.extraNotions),
+    placed: inGroups(plan.placed, ({ extra }) => extra),
+    notes: inGroups(plan.notes, ({ extra }) => extra),
   }
   const added = extras.flatMap((extra, index) =>
     extra.extra.refuses(traits) === undefined
@@ -128,6 +130,8 @@ interface OneExtra {
   readonly traits: Cover['family']['traits']
   readonly pieces: ReadonlyMap<number, readonly Piece[]>
   readonly notions: ReadonlyMap<number, readonly Notion[]>
+  readonly placed: ReadonlyMap<number, Plan['placed']>
+  readonly notes: ReadonlyMap<number, Plan['notes']>
 }
 
 function workOfExtra({
@@ -139,8 +143,10 @@ function workOfExtra({
   traits,
   pieces,
   notions,
+  placed: places,
+  notes,
 }: OneExtra): ExtraWork<Readonly<Record<string, unknown>>> {
-  const placed = plan.placed.find(entry => entry.extra === index)
+  const [placed] = places.get(index) ?? []
   return {
     ...work,
     options: extra.options,
@@ -152,7 +158,7 @@ function workOfExtra({
     carrier: carrierOf(plan, placed),
     ...(placed && { placed: { ...placed, on: placed.ground.name } }),
     held,
-    notes: plan.notes.filter(note => note.extra === index),
+    notes: notes.get(index) ?? [],
   }
 }
 
@@ -161,10 +167,21 @@ function byExtra<Thing extends { readonly id: string }>(
   things: readonly Thing[],
   broughtBy: Readonly<Record<string, number>>,
 ): ReadonlyMap<number, readonly Thing[]> {
+  return inGroups(things, ({ id }) => broughtBy[id])
+}
+
+/** Those of the same extra together, in their order; what belongs to none is left out. */
+function inGroups<Thing>(
+  things: readonly Thing[],
+  extraOf: (thing: Thing) => number | undefined,
+): ReadonlyMap<number, readonly Thing[]> {
   const found = new Map<number, Thing[]>()
   for (const thing of things) {
-    const extra = broughtBy[thing.id]
-    if (extra !== undefined) found.set(extra, [...(found.get(extra) ?? []), thing])
+    const extra = extraOf(thing)
+    if (extra === undefined) continue
+    const group = found.get(extra)
+    if (group) group.push(thing)
+    else found.set(extra, [thing])
   }
   return found
 }
