@@ -30,7 +30,7 @@ describe('will it fit', function () {
   it('says the chance in a sentence, draws the spread and says it in a table', async () => {
     await open()
     await see(page, '50,000 makes, each measured, cut and sewn a little off')
-    await page.waitForSelector('[data-chart="width"] .apexcharts-bar-area')
+    await page.waitForSelector('[data-chart="width"] rect')
     await see(page, 'What it hangs on')
     expect(await textOf(page, '[data-sources="width"]')).to.match(/Cutting .* %/)
     expect(complaints).to.deep.equal([])

@@ -1,8 +1,7 @@
 import { formatLength, mm, type DirectionOdds, type Unit, type Verdict } from '@snowdrift/core'
-import ApexCharts, { type ApexOptions } from 'apexcharts'
-import { useEffect, useRef } from 'react'
+import { memo, type CSSProperties, type ReactNode } from 'react'
+import { Fractions } from '../../../parts/Fractions'
 import { verdictWords } from '../../../views/verdict-words'
-import { drawInTurn } from '../../../views/draw-in-turn'
 import { easeAxis, easeBars, namedBounds } from './ease-bars'
 
 const colours: Readonly<Record<Verdict, string>> = {
@@ -21,88 +20,66 @@ interface EaseChartProps {
   readonly unit: Unit
 }
 
-/** Columns of the ease over all makes. The table beneath says the same in words. */
-export default function EaseChart({ odds, makes, unit }: EaseChartProps) {
-  const place = useRef<HTMLDivElement>(null)
-  const drawn = useRef<ApexCharts | null>(null)
-  useEffect(
-    () =>
-      drawInTurn(() => {
-        drawn.current?.destroy()
-        drawn.current = new ApexCharts(place.current, chartOf(odds, makes, unit))
-        void drawn.current.render()
-      }),
-    [odds, makes, unit],
+/**
+ * Columns of the ease over all makes; the table beneath says the same in words. Drawn anew at every change, so by hand:
+ * a chart that weighs its words before it places them keeps the page from answering for a tenth of a second.
+ */
+export const EaseChart = memo(function EaseChart({ odds, makes, unit }: EaseChartProps) {
+  const { bars, stepMm } = easeBars(odds, makes)
+  const { min, max, tickAmount } = easeAxis(bars, stepMm, unit)
+  const highest = Math.max(...bars.map(({ ofHundred }) => ofHundred))
+  const bounds = namedBounds(bars)
+  const across = (atMm: number) => `${((atMm - min) / (max - min)) * 100}%`
+  const ticks = Array.from({ length: tickAmount + 1 }, (_, tick) => min + ((max - min) * tick) / tickAmount)
+  return (
+    <div className="relative mx-4 h-full text-xs text-soft contain-layout">
+      <svg
+        className="absolute inset-x-0 top-5 h-26 w-full overflow-visible"
+        viewBox={`${min} 0 ${max - min} ${highest}`}
+        preserveAspectRatio="none"
+      >
+        {bars.map(({ fromMm, ofHundred, verdict }) => (
+          <rect
+            key={fromMm}
+            x={fromMm + stepMm * 0.04}
+            y={highest - ofHundred}
+            width={stepMm * 0.92}
+            height={ofHundred}
+            style={{ fill: colours[verdict] }}
+          />
+        ))}
+        {bounds.map(({ atMm }) => (
+          <line key={atMm} className="chart-bound" x1={atMm} x2={atMm} y1={0} y2={highest} />
+        ))}
+        <line className="chart-axis" x1={min} x2={max} y1={highest} y2={highest} />
+      </svg>
+      {bounds.map(({ atMm, name }) =>
+        name ? (
+          <At key={atMm} left={across(atMm)} className="top-0 pl-1">
+            {verdictWords[name]}
+          </At>
+        ) : null,
+      )}
+      {ticks.map(atMm => (
+        <At key={atMm} left={across(atMm)} className="bottom-6 -translate-x-1/2">
+          <Fractions text={formatLength(mm(atMm), unit, { style: 'proper', finest: 16, bare: true })} />
+        </At>
+      ))}
+      <p className="absolute inset-x-0 bottom-0 text-center">ease ({unit})</p>
+    </div>
   )
-  useEffect(
-    () => () => {
-      drawn.current?.destroy()
-      drawn.current = null
-    },
-    [],
-  )
-  return <div ref={place} className="h-full contain-strict" />
+})
+
+interface AtProps {
+  readonly left: CSSProperties['left']
+  readonly className: string
+  readonly children: ReactNode
 }
 
-function chartOf(odds: DirectionOdds, makes: number, unit: Unit): ApexOptions {
-  const { bars, stepMm } = easeBars(odds, makes)
-  return {
-    chart: {
-      type: 'bar',
-      height: '100%',
-      width: '100%',
-      animations: { enabled: false },
-      background: 'transparent',
-      fontFamily: 'inherit',
-      parentHeightOffset: 0,
-      toolbar: { show: false },
-      zoom: { enabled: false },
-    },
-    annotations: {
-      xaxis: namedBounds(bars).map(({ atMm, name }) => ({
-        x: atMm,
-        borderColor: 'var(--ink)',
-        strokeDashArray: 3,
-        label: {
-          text: name ? verdictWords[name] : '',
-          orientation: 'horizontal',
-          textAnchor: 'start',
-          borderWidth: 0,
-          offsetY: -2,
-          style: { background: 'transparent', color: 'var(--soft)', fontSize: '12px' },
-        },
-      })),
-    },
-    dataLabels: { enabled: false },
-    fill: { opacity: 1 },
-    grid: { show: false, padding: { top: 4, bottom: 0 } },
-    legend: { show: false },
-    plotOptions: { bar: { columnWidth: '92%' } },
-    states: { hover: { filter: { type: 'none' } }, active: { filter: { type: 'none' } } },
-    tooltip: { enabled: false },
-    xaxis: {
-      type: 'numeric',
-      ...easeAxis(bars, stepMm, unit),
-      axisBorder: { color: 'var(--rule)' },
-      axisTicks: { show: false },
-      decimalsInFloat: 0,
-      labels: {
-        style: { colors: 'var(--soft)' },
-        formatter: value =>
-          formatLength(mm(Number(value)), unit, { style: 'proper', finest: 16, bare: true }),
-      },
-      title: { text: `ease (${unit})`, style: { color: 'var(--soft)', fontWeight: 400 } },
-    },
-    yaxis: { show: false },
-    series: [
-      {
-        name: 'makes',
-        data: bars.map(({ fromMm, ofHundred, verdict }) => ({
-          x: fromMm + stepMm / 2,
-          y: ofHundred,
-          fillColor: colours[verdict],
-        })),
-      },
-    ],
-  }
+function At({ left, className, children }: AtProps) {
+  return (
+    <span className={`absolute whitespace-nowrap ${className}`} style={{ left }}>
+      {children}
+    </span>
+  )
 }

@@ -1,12 +1,10 @@
 import { formatLength, mm, type DirectionOdds, type Length as CoreLength, type Unit } from '@snowdrift/core'
-import { lazy, Suspense } from 'react'
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
 import { saySpread } from '../../../views/ease-words'
 import { percent } from '../../../views/chance-words'
 import { verdictTone, verdictWords } from '../../../views/verdict-words'
-
-const EaseChart = lazy(() => import('./EaseChart'))
+import { EaseChart } from './EaseChart'
 
 interface EaseChartsProps {
   readonly directions: readonly DirectionOdds[]
@@ -30,9 +28,7 @@ export function EaseCharts({ directions, makes, unit }: EaseChartsProps) {
             </span>
           </figcaption>
           <div className="h-44" aria-hidden data-chart={odds.direction}>
-            <Suspense fallback={null}>
-              <EaseChart odds={odds} makes={makes} unit={unit} />
-            </Suspense>
+            <EaseChart odds={odds} makes={makes} unit={unit} />
           </div>
           <Verdicts odds={odds} unit={unit} />
         </figure>
