@@ -80,9 +80,11 @@ export async function walkScreens<Seen>(
 }
 
 function unfold(page: Page): Promise<void> {
-  return page.evaluate(() => {
+  return page.evaluate(async () => {
     for (const details of document.querySelectorAll('details')) details.open = true
     document.querySelector<HTMLElement>('[data-material] button[aria-expanded="false"]')?.click()
+    // What was folded away is drawn when it hears that it is open.
+    for (let frame = 0; frame < 2; frame++) await new Promise(done => requestAnimationFrame(done))
   })
 }
 

@@ -1,4 +1,5 @@
 import { ArrowRight } from 'lucide-react'
+import { memo } from 'react'
 import { Link } from 'react-router'
 import { buttonLooks, buttonShape } from '../../parts/Button'
 import { useCover } from './cover-context'
@@ -12,6 +13,16 @@ export function NextStation({ here }: { readonly here: Station }) {
   const isOpen = stateOf(here, planned) === 'waits'
   const to = next ? `/covers/${id}/${next}` : here === 'log' ? '/' : `/covers/${id}/cutting-list`
   const words = next ? stationWords[next].toLowerCase() : here === 'log' ? 'the shelf' : 'the cutting list'
+  return <WayOn to={to} words={words} isOpen={isOpen} />
+}
+
+interface WayOnProps {
+  readonly to: string
+  readonly words: string
+  readonly isOpen: boolean
+}
+
+const WayOn = memo(function WayOn({ to, words, isOpen }: WayOnProps) {
   return (
     <p className="mt-8 flex justify-end">
       <Link
@@ -24,4 +35,4 @@ export function NextStation({ here }: { readonly here: Station }) {
       </Link>
     </p>
   )
-}
+})

@@ -1,4 +1,5 @@
 import { Download, Printer, Redo2, Undo2 } from 'lucide-react'
+import { memo } from 'react'
 import { Link } from 'react-router'
 import { useDraftChanges } from '../../drafts/use-draft'
 import { SavingState } from '../../parts/SavingState'
@@ -26,18 +27,27 @@ export function WorkspaceHeader() {
       <div className="flex items-center gap-1">
         <IconButton icon={Undo2} large disabled={draft.past.length === 0} onClick={undo} label="Undo" />
         <IconButton icon={Redo2} large disabled={draft.future.length === 0} onClick={redo} label="Redo" />
-        <Link
-          to={`/covers/${id}/take-away`}
-          className={`${buttonShape} ${buttonLooks.quiet}`}
-          aria-label="Paper and files"
-          title="Paper and files"
-        >
-          <Download className="size-5" aria-hidden />
-        </Link>
-        <Link to={`/covers/${id}/cutting-list`} className={`${buttonShape} ${buttonLooks.plain}`}>
-          <Printer className="size-4" aria-hidden /> Cutting list
-        </Link>
+        <WaysOut id={id} />
       </div>
     </div>
   )
 }
+
+/** To paper and files, and to the table: the same whatever is typed. */
+const WaysOut = memo(function WaysOut({ id }: { readonly id: string }) {
+  return (
+    <>
+      <Link
+        to={`/covers/${id}/take-away`}
+        className={`${buttonShape} ${buttonLooks.quiet}`}
+        aria-label="Paper and files"
+        title="Paper and files"
+      >
+        <Download className="size-5" aria-hidden />
+      </Link>
+      <Link to={`/covers/${id}/cutting-list`} className={`${buttonShape} ${buttonLooks.plain}`}>
+        <Printer className="size-4" aria-hidden /> Cutting list
+      </Link>
+    </>
+  )
+})

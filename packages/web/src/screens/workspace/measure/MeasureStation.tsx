@@ -22,6 +22,7 @@ import { measuring } from '../../../app/measuring-slice'
 import { useAppDispatch, useAppSelector } from '../../../app/store'
 import { NoteField } from '../../../parts/NoteField'
 import { SelectField } from '../../../parts/SelectField'
+import { Unfold } from '../../../parts/Unfold'
 import { kindWords, spineWords } from '../../../views/kind-words'
 import { unitWords } from '../../../views/unit-words'
 import { useCover } from '../cover-context'
@@ -78,23 +79,24 @@ export function MeasureStation() {
           {shown.includes('openWidth') && <WrappedCloth thing={thing} />}
           <StandardSizes thing={thing} />
           <OldCover />
-          <details>
-            <summary className="text-soft">Other measurements, and stiffness</summary>
-            <div className="mt-4 grid gap-5">
-              {things[thing] && hasSpine(file, things[thing]) && <StiffnessFields thing={thing} />}
-              {readingKeys
-                .filter(reading => !shown.includes(reading))
-                .map(reading => (
-                  <ReadingList
-                    key={reading}
-                    measured={cover}
-                    thing={thing}
-                    reading={reading}
-                    onFocus={() => setFocused(reading)}
-                  />
-                ))}
-            </div>
-          </details>
+          <Unfold summary="Other measurements, and stiffness">
+            {() => (
+              <div className="mt-4 grid gap-5">
+                {things[thing] && hasSpine(file, things[thing]) && <StiffnessFields thing={thing} />}
+                {readingKeys
+                  .filter(reading => !shown.includes(reading))
+                  .map(reading => (
+                    <ReadingList
+                      key={reading}
+                      measured={cover}
+                      thing={thing}
+                      reading={reading}
+                      onFocus={() => setFocused(reading)}
+                    />
+                  ))}
+              </div>
+            )}
+          </Unfold>
         </div>
         {cover.shown.plan && <MeasureGuide reading={focused} />}
       </div>

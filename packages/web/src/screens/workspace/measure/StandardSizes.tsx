@@ -11,6 +11,7 @@ import {
 } from '@snowdrift/core'
 import { oneStep } from '../../../drafts/draft'
 import { controlLook, Field } from '../../../parts/Field'
+import { Unfold } from '../../../parts/Unfold'
 import { useCover } from '../cover-context'
 
 /** Where nobody can lay a tape on it: paper, exercise books and the like, chosen instead of measured. */
@@ -28,34 +29,36 @@ export function StandardSizes({ thing }: { readonly thing: number }) {
       change(oneStep, current => changeThing(current, thing, object => takeStandardSize(object, size, unit)))
   }
   return (
-    <details data-standard-sizes>
-      <summary className="text-soft">
-        {isTaken ? 'Of a standard size: counts as another copy' : 'Not at hand? Take a standard size'}
-      </summary>
-      <div className="mt-3 grid gap-2">
-        <Field
-          label="Standard size"
-          help="Books of one size differ by more than a tape: the chance counts them so."
-        >
-          {({ id, describedBy }) => (
-            <select
-              id={id}
-              aria-describedby={describedBy}
-              className={controlLook}
-              value=""
-              onChange={event => take(event.target.value)}
-            >
-              <option value="">choose …</option>
-              {sizes.map(size => (
-                <option key={size.id} value={size.id}>
-                  {sayStandardSize(size, unit)}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-      </div>
-    </details>
+    <Unfold
+      data-standard-sizes
+      summary={isTaken ? 'Of a standard size: counts as another copy' : 'Not at hand? Take a standard size'}
+    >
+      {() => (
+        <div className="mt-3 grid gap-2">
+          <Field
+            label="Standard size"
+            help="Books of one size differ by more than a tape: the chance counts them so."
+          >
+            {({ id, describedBy }) => (
+              <select
+                id={id}
+                aria-describedby={describedBy}
+                className={controlLook}
+                value=""
+                onChange={event => take(event.target.value)}
+              >
+                <option value="">choose …</option>
+                {sizes.map(size => (
+                  <option key={size.id} value={size.id}>
+                    {sayStandardSize(size, unit)}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Field>
+        </div>
+      )}
+    </Unfold>
   )
 }
 

@@ -10,6 +10,7 @@ import { useState } from 'react'
 import { oneStep } from '../../../drafts/draft'
 import { Button } from '../../../parts/Button'
 import { LengthField } from '../../../parts/LengthField'
+import { Unfold } from '../../../parts/Unfold'
 import { useCover } from '../cover-context'
 
 const marks: readonly ReadingKey[] = ['wrap', 'height']
@@ -28,41 +29,42 @@ export function WrappedCloth({ thing }: { readonly thing: number }) {
     setTyped({})
   }
   return (
-    <details data-jig>
-      <summary className="text-soft">Off a wrapped cloth</summary>
-      <div className="mt-3 grid gap-4">
-        <ol className="list-decimal pl-5 text-soft">
-          <li>
-            Stand the closed book upright and wrap a thin cloth round it, as snug as the cover is to be.
-          </li>
-          <li>Mark both fore-edges, and the top and bottom edge of a board.</li>
-          <li>Take it off, lay it flat without pulling, and measure from mark to mark.</li>
-        </ol>
-        <div className="flex flex-wrap gap-4">
-          {marks.map(key => (
-            <LengthField
-              key={key}
-              label={key === 'wrap' ? 'Fore-edge to fore-edge' : 'Top to bottom'}
-              help={`counts as ${readingWords[key].name.toLowerCase()}`}
-              unit={unit}
-              value={typed[key]}
-              range={readingRanges[key]}
-              division={division}
-              onChange={text =>
-                setTyped(({ [key]: _before, ...others }) =>
-                  text === undefined ? others : { ...others, [key]: text },
-                )
-              }
-            />
-          ))}
+    <Unfold data-jig summary="Off a wrapped cloth">
+      {() => (
+        <div className="mt-3 grid gap-4">
+          <ol className="list-decimal pl-5 text-soft">
+            <li>
+              Stand the closed book upright and wrap a thin cloth round it, as snug as the cover is to be.
+            </li>
+            <li>Mark both fore-edges, and the top and bottom edge of a board.</li>
+            <li>Take it off, lay it flat without pulling, and measure from mark to mark.</li>
+          </ol>
+          <div className="flex flex-wrap gap-4">
+            {marks.map(key => (
+              <LengthField
+                key={key}
+                label={key === 'wrap' ? 'Fore-edge to fore-edge' : 'Top to bottom'}
+                help={`counts as ${readingWords[key].name.toLowerCase()}`}
+                unit={unit}
+                value={typed[key]}
+                range={readingRanges[key]}
+                division={division}
+                onChange={text =>
+                  setTyped(({ [key]: _before, ...others }) =>
+                    text === undefined ? others : { ...others, [key]: text },
+                  )
+                }
+              />
+            ))}
+          </div>
+          <div>
+            <Button disabled={taken.length === 0} onClick={take}>
+              Add to the readings
+            </Button>
+          </div>
         </div>
-        <div>
-          <Button disabled={taken.length === 0} onClick={take}>
-            Add to the readings
-          </Button>
-        </div>
-      </div>
-    </details>
+      )}
+    </Unfold>
   )
 }
 
