@@ -17,7 +17,9 @@ import { easeStep, sayEase, typeEase } from '../../../views/ease-words'
 import { percent } from '../../../views/chance-words'
 import { estimateChance } from '../../../views/estimate-chance'
 import { useCover } from '../cover-context'
+import { useLearnt } from '../../../views/use-learnt'
 import { withEase, type EaseKey } from '../make-up/sizing-ease'
+import { likedEases, type EaseOf } from './liked-eases'
 
 const keys: Readonly<Record<DirectionOdds['direction'], EaseKey>> = {
   width: 'easeWidth',
@@ -27,6 +29,7 @@ const keys: Readonly<Record<DirectionOdds['direction'], EaseKey>> = {
 /** The ease to aim at, with the chance and the picture following it; and the best ease, one press away. */
 export function EaseSliders({ simulation }: { readonly simulation: Simulation }) {
   const { planned, unit, change } = useCover()
+  const learnt = useLearnt()
   const { cover, plan } = planned
   if (!cover || !plan || plan.fits.length === 0) return null
   if (cover.sizing.mode !== 'computed')
@@ -43,16 +46,20 @@ export function EaseSliders({ simulation }: { readonly simulation: Simulation })
   const best = simulation.directions.filter(({ fit }) =>
     plan.fits.some(({ direction }) => direction === fit.direction),
   )
-  const take = (easeOf: (odds: DirectionOdds) => number) =>
+  const take = (eases: readonly EaseOf[]) =>
     change(oneStep, current =>
-      best.reduce(
-        (changed, odds) => ({
+      eases.reduce(
+        (changed, [direction, ease]) => ({
           ...changed,
-          sizing: withEase(changed.sizing, keys[odds.direction], typeEase(easeOf(odds), unit)),
+          sizing: withEase(changed.sizing, keys[direction], typeEase(ease, unit)),
         }),
         current,
       ),
     )
+  const liked = likedEases(
+    learnt?.learnt,
+    best.map(odds => odds.direction),
+  )
   const wouldHelp = now !== undefined && simulation.bestChance > now + 0.005
   return (
     <section className="grid gap-4" aria-label="Ease to aim at">
@@ -86,7 +93,7 @@ export function EaseSliders({ simulation }: { readonly simulation: Simulation })
         eases={best.map(odds => [odds.direction, odds.bestEaseMm])}
         unit={unit}
         targetOf={direction => targetMm(cover, direction)}
-        onTake={() => take(({ bestEaseMm }) => bestEaseMm)}
+        onTake={take}
       />
       <EaseOffer
         name="Use the most comfortable"
@@ -95,8 +102,19 @@ export function EaseSliders({ simulation }: { readonly simulation: Simulation })
         eases={best.map(odds => [odds.direction, odds.comfortableEaseMm])}
         unit={unit}
         targetOf={direction => targetMm(cover, direction)}
-        onTake={() => take(({ comfortableEaseMm }) => comfortableEaseMm)}
+        onTake={take}
       />
+      {liked && (
+        <EaseOffer
+          name="Use what you like"
+          why={`so came out ${liked.makes} makes that went on snugly, as your log has them`}
+          look="plain"
+          eases={liked.eases}
+          unit={unit}
+          targetOf={direction => targetMm(cover, direction)}
+          onTake={take}
+        />
+      )}
     </section>
   )
 }
@@ -116,10 +134,10 @@ interface EaseOfferProps {
   readonly name: string
   readonly why: string
   readonly look: 'act' | 'plain'
-  readonly eases: readonly (readonly [Direction, number])[]
+  readonly eases: readonly EaseOf[]
   readonly unit: Unit
   readonly targetOf: (direction: Direction) => number
-  readonly onTake: () => void
+  readonly onTake: (eases: readonly EaseOf[]) => void
 }
 
 /** An ease worth aiming at, both ways, one press away. What is aimed at already can be no nearer than its unit tells. */
@@ -130,7 +148,7 @@ function EaseOffer({ name, why, look, eases, unit, targetOf, onTake }: EaseOffer
   const said = eases.map(([direction, ease]) => `${whereWords[direction]} ${sayEase(ease, unit)}`)
   return (
     <div className="flex flex-wrap items-center gap-3">
-      <Button look={look} disabled={isTaken} onClick={onTake}>
+      <Button look={look} disabled={isTaken} onClick={() => onTake(eases)}>
         {name}
       </Button>
       <span className="text-sm text-soft">
