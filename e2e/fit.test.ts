@@ -54,6 +54,10 @@ describe('will it fit', function () {
     await page.waitForFunction(
       () => document.querySelector<HTMLButtonElement>('[aria-label="Ease to aim at"] button')?.disabled,
     )
+    await see(page, /so came out \d+ makes that went on snugly/, '[aria-label="Ease to aim at"]')
+    await press(page, 'Use what you like')
+    await page.waitForSelector('[aria-label="Ease to aim at"] button[disabled]::-p-text(Use what you like)')
+    await undo(page)
     await undo(page)
     await undo(page)
     await page.waitForFunction(

@@ -145,6 +145,20 @@ describe('the server', function () {
       expect((await app().request('GET', `/api/materials?${query}`)).status, query).to.equal(400)
   })
 
+  it('gives some rows by their ids, its own only, and refuses what are no ids', async () => {
+    const { covers } = app().repositories
+    const [one, two] = await covers.createAll(app().ours, [coverBody(), coverBody()])
+    const [theirs] = await covers.createAll(app().theirs, [coverBody()])
+    if (!one || !two || !theirs) throw new Error('Nothing was made')
+    const some = (ids: string) => app().request('GET', `/api/covers?ids=${ids}`)
+    const { status, body } = await some([one.id, theirs.id, two.id, randomUUID()].join(','))
+    expect(status).to.equal(200)
+    expect(body).to.deep.equal({ items: [two, one], next: null })
+    const many = Array.from({ length: 101 }, () => randomUUID()).join(',')
+    for (const wrong of ['', 'x', `${one.id},x`, many, `${one.id}&limit=3`])
+      expect((await some(wrong)).status, wrong.slice(0, 60)).to.equal(400)
+  })
+
   it('gives in a list what it gives of each row, to the letter', async () => {
     const odd = 'quotes " and \\\\, a line\nand snow ☃'
     const object = {

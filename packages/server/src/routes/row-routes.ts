@@ -4,7 +4,7 @@ import type { ReadResult } from '@snowdrift/core'
 import type { Repositories } from '../db/repositories/repositories.js'
 import type { RowRepository } from '../db/repositories/row-repository.js'
 import { done, once, outcomeOf, refusedAsMissing } from '../http/once.js'
-import { readPageQuery } from '../http/page-query.js'
+import { readIdsQuery, readPageQuery } from '../http/page-query.js'
 import { answerProblem } from '../http/problems.js'
 import { basedOn, formatEtag, parseEtag } from '../http/version.js'
 import { writeBody } from '../http/write.js'
@@ -31,11 +31,12 @@ export function createRowRoutes<Row extends { readonly id: string; readonly vers
   return new Hono<WorkshopEnv>()
     .get('/', async context => {
       const { workshop, repositories } = context.var
-      const query = readPageQuery(context)
+      const json = { 'Content-Type': 'application/json' }
+      const some = readIdsQuery(context)
+      if (some?.ok) return context.body(await rows(repositories).someAsJson(workshop, some.ids), 200, json)
+      const query = some ?? readPageQuery(context)
       if (!query.ok) return answerProblem(context, query.failure)
-      return context.body(await rows(repositories).listAsJson(workshop, query.page), 200, {
-        'Content-Type': 'application/json',
-      })
+      return context.body(await rows(repositories).listAsJson(workshop, query.page), 200, json)
     })
     .post('/', context =>
       writeBody(context, read, async (inside, body) =>

@@ -53,6 +53,8 @@ export interface Deleted {
 }
 
 /** Three rows of the shelf on a desk. */
+/** So many rows are asked for by their ids at once. */
+const mostIds = 100
 const pageSize = 18
 const paged = {
   initialPageParam: '',
@@ -80,6 +82,12 @@ export const rowTags = [
   'Shelf',
   'Shares',
 ] as const
+
+/** A cover in one of its versions. */
+export interface CoverAt {
+  readonly id: string
+  readonly version: number
+}
 
 /** The server's rows. What is changed on a screen goes through its draft, not from here. */
 export const api = createApi({
@@ -111,17 +119,23 @@ export const api = createApi({
       },
     }),
     /** A cover in one of its versions, as the shelf draws it. */
-    coverAt: build.query<CoverRow, { readonly id: string; readonly version: number }>({
+    coverAt: build.query<CoverRow, CoverAt>({
       query: ({ id }) => `/covers/${id}`,
     }),
     cover: build.query<CoverRow, string>({ query: id => `/covers/${id}` }),
     /** Some covers by their ids; those that are not there any more are left out. */
     coversById: build.query<readonly CoverRow[], readonly string[]>({
-      queryFn: async (ids, _api, _options, fetchOne) => {
-        const answers = await Promise.all(ids.map(async id => fetchOne(`/covers/${id}`)))
-        const failed = answers.find(({ error }) => error && error.status !== 404)
+      queryFn: async (ids, _api, _options, fetchPart) => {
+        const parts = Array.from({ length: Math.ceil(ids.length / mostIds) }, (_, part) =>
+          ids.slice(part * mostIds, (part + 1) * mostIds).join(','),
+        )
+        const answers = await Promise.all(parts.map(async part => fetchPart(`/covers?ids=${part}`)))
+        const failed = answers.find(({ error }) => error)
         if (failed?.error) return { error: failed.error }
-        return { data: answers.flatMap(({ data }) => (data ? [data as CoverRow] : [])) }
+        const rows = new Map(
+          answers.flatMap(({ data }) => itemsOf(data as Page<CoverRow>).map(row => [row.id, row])),
+        )
+        return { data: ids.flatMap(id => rows.get(id) ?? []) }
       },
       providesTags: ['Covers'],
     }),

@@ -1,6 +1,16 @@
-import type { MakeBody, MakeRow, MakingRow, MarkRow, ShelfEntry, ShelfMark, ThingRow } from '@snowdrift/core'
+import type {
+  CoverRow,
+  Page,
+  MakeBody,
+  MakeRow,
+  MakingRow,
+  MarkRow,
+  ShelfEntry,
+  ShelfMark,
+  ThingRow,
+} from '@snowdrift/core'
 import { allPages } from './all-pages'
-import { api, itemsOf, type Deleted, type New } from './api'
+import { api, itemsOf, type CoverAt, type Deleted, type New } from './api'
 import { basedOn } from './base-query'
 
 /** The shelf in lines, the log with its photos, dates and marks of covers, and how far covers have come. */
@@ -11,6 +21,16 @@ const logApi = api.injectEndpoints({
       query: () => '/shelf',
       transformResponse: ({ covers }: { readonly covers: readonly ShelfEntry[] }) => covers,
       providesTags: ['Shelf', 'Covers', 'Things', 'Makings', 'Makes', 'Marks'],
+    }),
+    /** The covers of one board of the shelf: one question, or none where all are known. */
+    coversAt: build.query<readonly CoverRow[], readonly CoverAt[]>({
+      queryFn: async (covers, { getState }, _options, fetchSome) => {
+        const state = getState() as Parameters<ReturnType<typeof api.endpoints.coverAt.select>>[0]
+        const known = covers.flatMap(at => api.endpoints.coverAt.select(at)(state).data ?? [])
+        if (known.length === covers.length) return { data: known }
+        const { data, error } = await fetchSome(`/covers?ids=${covers.map(({ id }) => id).join(',')}`)
+        return error ? { error } : { data: itemsOf(data as Page<CoverRow>) }
+      },
     }),
     /** Everything that is measured. */
     allThings: build.query<readonly ThingRow[], void>({
@@ -82,6 +102,7 @@ const logApi = api.injectEndpoints({
 
 export const {
   useShelfQuery,
+  useCoversAtQuery,
   useAllThingsQuery,
   useMakesQuery,
   useLazyMakesQuery,

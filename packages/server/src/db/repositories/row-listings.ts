@@ -22,6 +22,8 @@ export interface Listings {
   readonly read: Listing
   /** Columns of JSON as the text that is stored. */
   readonly asJson: Listing
+  /** Some by their ids, JSON as text. */
+  readonly some: Statement
   readonly columns: readonly string[]
   readonly jsonColumns: ReadonlySet<string>
 }
@@ -50,6 +52,16 @@ export function queryPage(
   return queryRemembered<StoredRow>(session, name, text, values)
 }
 
+/** Those of the ids that are there, newest first. */
+export function querySome(
+  session: Session,
+  { some: { name, text } }: Listings,
+  workshop: string,
+  ids: readonly string[],
+): Promise<readonly StoredRow[]> {
+  return queryRemembered<StoredRow>(session, name, text, [workshop, ids])
+}
+
 /** A row as JSON. A column of JSON that is no object is a bug of ours or a broken database, and thrown. */
 export function writeRow({ columns, jsonColumns }: Listings, stored: StoredRow): string {
   const { id, version, updatedAt } = stored
@@ -70,21 +82,25 @@ function makeListings(model: RowModel, columns: readonly string[]): Listings {
   const attributes = model.getAttributes()
   const jsonColumns = new Set(columns.filter(name => attributes[name]?.type instanceof DataTypes.JSON))
   const nameOf = (name: string) => `"${attributes[name]?.field ?? name}"`
-  const listing = (kind: string, cast: (name: string) => string): Listing => {
-    const selected = ['id', 'version', 'updatedAt', 'seq', ...columns]
+  const select = (cast: (name: string) => string) =>
+    `SELECT ${['id', 'version', 'updatedAt', 'seq', ...columns]
       .map(name => `${nameOf(name)}${cast(name)} AS "${name}"`)
-      .join(', ')
-    const page = (further: string) =>
-      `SELECT ${selected} FROM "${model.tableName}" WHERE "workshop_id" = $1 AND "deleted_at" IS NULL${further}
-       ORDER BY "seq" DESC LIMIT $2`
+      .join(', ')} FROM "${model.tableName}" WHERE "workshop_id" = $1 AND "deleted_at" IS NULL`
+  const listing = (kind: string, cast: (name: string) => string): Listing => {
+    const page = (further: string) => `${select(cast)}${further} ORDER BY "seq" DESC LIMIT $2`
     return {
       first: { name: `${model.tableName}-${kind}`, text: page('') },
       following: { name: `${model.tableName}-${kind}-following`, text: page(' AND "seq" < $3') },
     }
   }
+  const asText = (name: string) => (jsonColumns.has(name) ? '::text' : '')
   return {
     read: listing('read', () => ''),
-    asJson: listing('json', name => (jsonColumns.has(name) ? '::text' : '')),
+    asJson: listing('json', asText),
+    some: {
+      name: `${model.tableName}-some`,
+      text: `${select(asText)} AND "id" = ANY($2::uuid[]) ORDER BY "seq" DESC`,
+    },
     columns,
     jsonColumns,
   }

@@ -3,7 +3,7 @@ import type { BodyOf, Columns, Page, RowOf } from '@snowdrift/core'
 import type { z } from 'zod'
 import type { RowModel } from '../models/models.js'
 import type { Session } from '../session.js'
-import { listingsOf, queryPage, writeRow } from './row-listings.js'
+import { listingsOf, queryPage, querySome, writeRow } from './row-listings.js'
 import { pageOf, type PageRequest } from './page.js'
 import { missed, type BasedOn, type Written } from './written.js'
 
@@ -12,6 +12,8 @@ export interface RowRepository<Row, Body> {
   readonly list: (workshop: string, page: PageRequest) => Promise<Page<Row>>
   /** The same page as JSON. What is stored as JSON goes out as it stands, and is neither read nor written again. */
   readonly listAsJson: (workshop: string, page: PageRequest) => Promise<string>
+  /** Those of the ids that are there, as such a page, newest first. */
+  readonly someAsJson: (workshop: string, ids: readonly string[]) => Promise<string>
   readonly find: (workshop: string, id: string) => Promise<Row | undefined>
   readonly create: (workshop: string, body: Body) => Promise<Row>
   /** Many at once, in their order. */
@@ -90,7 +92,14 @@ export function createRowRepository<C extends Columns>(
     listAsJson: async (workshop, page) => {
       const rows = await queryPage(session, listings.asJson, workshop, page)
       const { items, next } = pageOf(rows, page.limit, stored => writeRow(listings, stored))
-      return `{"items":[${items.join(',')}],"next":${JSON.stringify(next)}}`
+      return pageAsJson(items, next)
+    },
+    someAsJson: async (workshop, ids) => {
+      const rows = await querySome(session, listings, workshop, ids)
+      return pageAsJson(
+        rows.map(stored => writeRow(listings, stored)),
+        null,
+      )
     },
     find: (workshop, id) => findStored(workshop, { id, deletedAt: null }),
     create: async (workshop, body) =>
@@ -110,6 +119,10 @@ export function createRowRepository<C extends Columns>(
       return rows[0] ? read(rows[0].get()) : findStored(workshop, { id, deletedAt: null })
     },
   }
+}
+
+function pageAsJson(items: readonly string[], next: string | null): string {
+  return `{"items":[${items.join(',')}],"next":${JSON.stringify(next)}}`
 }
 
 /** A row as it goes out. One that does not parse is a bug of ours or a broken database, and thrown. */

@@ -1,7 +1,9 @@
 import type { ShelfEntry } from '@snowdrift/core'
 import { useWindowVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useRef, useState } from 'react'
+import { memo, useEffect, useMemo, useRef, useState } from 'react'
+import { useCoversAtQuery } from '../../api/log-api'
 import { CoverOnShelf } from './CoverOnShelf'
+import { useTurn } from './in-turn'
 import type { Cloths } from './use-cloths'
 
 interface BigShelfProps {
@@ -34,6 +36,8 @@ export default function BigShelf({ entries, cloths }: BigShelfProps) {
     estimateSize: () => estimatedHeight,
     overscan: 2,
     scrollMargin: top,
+    // The hand scrolls first; what comes into sight is drawn after it.
+    useFlushSync: false,
   })
   return (
     <ul
@@ -51,16 +55,48 @@ export default function BigShelf({ entries, cloths }: BigShelfProps) {
           className="absolute top-0 left-0 w-full"
           style={{ transform: `translateY(${start - top}px)` }}
         >
-          <ul
-            aria-label={`Covers ${index * columns + 1} to ${Math.min(entries.length, (index + 1) * columns)} of ${entries.length}`}
-            className="flex min-h-72 items-end pb-10"
-          >
-            {entries.slice(index * columns, (index + 1) * columns).map(entry => (
-              <CoverOnShelf key={entry.id} entry={entry} cloths={cloths} />
-            ))}
-          </ul>
+          <Board
+            entries={entries}
+            cloths={cloths}
+            from={index * columns}
+            to={Math.min(entries.length, (index + 1) * columns)}
+          />
         </li>
       ))}
     </ul>
   )
 }
+
+interface BoardProps extends BigShelfProps {
+  /** Which of them stand on it. */
+  readonly from: number
+  readonly to: number
+}
+
+/**
+ * One board, filled in its turn: two of them at once would hold a hand up that scrolls. Boards that stand already are left
+ * alone while it goes on.
+ */
+const Board = memo(function Board({ entries, cloths, from, to }: BoardProps) {
+  const hasTurn = useTurn()
+  const standing = useMemo(() => entries.slice(from, to), [entries, from, to])
+  const asked = useMemo(() => standing.map(({ id, version }) => ({ id, version })), [standing])
+  const { data: rows } = useCoversAtQuery(asked, { skip: !hasTurn })
+  return (
+    <ul
+      aria-label={`Covers ${from + 1} to ${to} of ${entries.length}`}
+      className="flex min-h-72 items-end pb-10"
+      style={hasTurn ? undefined : { height: estimatedHeight }}
+    >
+      {hasTurn &&
+        standing.map(entry => (
+          <CoverOnShelf
+            key={entry.id}
+            entry={entry}
+            row={rows?.find(({ id }) => id === entry.id)}
+            cloths={cloths}
+          />
+        ))}
+    </ul>
+  )
+})

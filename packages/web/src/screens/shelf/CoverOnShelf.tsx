@@ -1,6 +1,6 @@
-import type { CoverFile, ShelfEntry } from '@snowdrift/core'
+import type { CoverFile, CoverRow, ShelfEntry } from '@snowdrift/core'
 import { MoreHorizontal } from 'lucide-react'
-import { lazy, Suspense, useState } from 'react'
+import { lazy, memo, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import { useCoverAtQuery, useDeleteCoverMutation } from '../../api/api'
 import { deleted } from '../../app/deleted-slice'
@@ -24,13 +24,21 @@ const CoverActions = lazy(() => import('./CoverActions'))
 
 interface CoverOnShelfProps {
   readonly entry: ShelfEntry
+  /** The cover itself, once it is there. */
+  readonly row: CoverRow | undefined
   readonly cloths: Cloths
 }
 
-/** One cover, closed and to scale, with its name, how far it is, and what is to be said of it. */
-export function CoverOnShelf({ entry, cloths }: CoverOnShelfProps) {
-  const { id, version, state, due } = entry
+/** The same where each asks for its cover: a shelf that is fetched whole knows them already. */
+export function CoverAlone({ entry, cloths }: Omit<CoverOnShelfProps, 'row'>) {
+  const { id, version } = entry
   const { data: row } = useCoverAtQuery({ id, version })
+  return <CoverOnShelf entry={entry} row={row} cloths={cloths} />
+}
+
+/** One cover, closed and to scale, with its name, how far it is, and what is to be said of it. */
+export const CoverOnShelf = memo(function CoverOnShelf({ entry, row, cloths }: CoverOnShelfProps) {
+  const { id, version, state, due } = entry
   const planned = usePlannedInTurn(row?.file)
   const [isOpen, setOpen] = useState(false)
   const name = entry.name || 'Cover without a name'
@@ -65,7 +73,7 @@ export function CoverOnShelf({ entry, cloths }: CoverOnShelfProps) {
       )}
     </ShelfPlace>
   )
-}
+})
 
 /** Room is kept, so that nothing moves when the picture comes. */
 function NotDrawnYet() {

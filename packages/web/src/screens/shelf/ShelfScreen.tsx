@@ -8,7 +8,7 @@ import { describeError } from '../../api/describe-error'
 import { buttonLooks, buttonShape } from '../../parts/Button'
 import { MoreButton } from '../../parts/MoreButton'
 import { usePageTitle } from '../../views/use-page-title'
-import { CoverOnShelf } from './CoverOnShelf'
+import { CoverAlone } from './CoverOnShelf'
 import { everything, findOnShelf } from './find-on-shelf'
 import { ImportCover } from './ImportCover'
 import { ShelfTools } from './ShelfTools'
@@ -103,7 +103,7 @@ function Covers({ entries }: { readonly entries: readonly ShelfEntry[] }) {
       ) : (
         <ul aria-label="Covers" className="flex flex-wrap items-end gap-y-10">
           {found.map(entry => (
-            <CoverOnShelf key={entry.id} entry={entry} cloths={cloths} />
+            <CoverAlone key={entry.id} entry={entry} cloths={cloths} />
           ))}
         </ul>
       )}
