@@ -14,7 +14,9 @@ export const lastCallWords: Readonly<Record<LastCall, string>> = {
 export function lastCallsOf(steps: readonly Assembled[]): Readonly<Record<string, LastCall>> {
   const joins = steps.find(({ on, kind, pieces }) => !on && kind !== 'cut' && pieces.includes('outer'))
   const looks = steps.find(step => turnsAt(step, 'looks'))
-  const glued = steps.find(step => turnsAt(step, 'catches') && step.kind === 'glue')
+  // A wrap that is glued on for good has no linings.
+  const isLined = steps.some(({ pieces }) => pieces.includes('lining'))
+  const glued = isLined ? steps.find(step => turnsAt(step, 'catches') && step.kind === 'glue') : undefined
   return {
     ...(joins && { [joins.id]: 'pockets' as const }),
     ...(looks && looks.id !== joins?.id && { [looks.id]: 'caught' as const }),
