@@ -11,16 +11,17 @@ const stages = [[['build']], [['server', 'browser']], [['unit', 'types'], ['lint
 const totals = { passed: 0, failed: 0 }
 /** What failed, in full: said once more at the end, where a reader of a long log looks first. */
 const failures = []
-/** The browser stories that failed, where those are few: they are told once more, alone. More is no accident. */
-let late
+/** The servers’ tests and browser stories that failed, where those are few: they are run once more, alone. More is no accident. */
+const late = []
 const fewAtMost = 5
+const lateMaybe = ['server', 'browser']
 for (const lanes of stages) {
   if (availableParallelism() > 1) await Promise.all(lanes.map(checkInTurn))
   else for (const lane of lanes) await checkInTurn(lane)
   // Nothing runs that is not built.
   if (lanes === stages[0] && totals.failed > 0) break
 }
-if (late) await tellAgain(late)
+for (const failed of late) await tellAgain(failed)
 for (const words of failures) console.log(`\n${words}`)
 console.log(`\n${totals.passed} passed, ${totals.failed} failed`)
 process.exitCode = totals.failed === 0 ? 0 : 1
@@ -38,19 +39,20 @@ async function check(name) {
   totals.passed += passed
   totals.failed += failed
   const how = failed === 0 ? 'good' : 'FAILED'
-  const files = name === 'browser' ? storiesIn(failureIn(output)) : []
+  const files = lateMaybe.includes(name) ? testsIn(failureIn(output)) : []
   if (failed > 0 && failed <= fewAtMost && files.length > 0)
-    late = { files, failed, words: failureIn(output) }
+    late.push({ name, files, failed, words: failureIn(output) })
   else if (failed > 0) failures.push(`── ${name} FAILED\n${failureIn(output)}`)
   console.log(`\n── ${name}\n${output}`)
   console.log(`── ${name}: ${how} after ${Math.round((Date.now() - began) / 1000)} s`)
 }
 
 /**
- * A browser on a machine that is shared may stand still for a minute, which no story can tell from a fault. The files of
- * those that failed are told again when nothing else runs: what fails then has failed, and what passed only then is said.
+ * A server or a browser on a machine that is shared may stand still for a minute, which no test can tell from a fault. The
+ * files of those that failed are run again when nothing else does: what fails then has failed, and what passed only then
+ * is said.
  */
-async function tellAgain({ files, failed, words }) {
+async function tellAgain({ name, files, failed, words }) {
   console.log(`── once more, alone: ${files.join(', ')} …`)
   const { code, output } = await run(['exec', '--', 'mocha', ...files])
   const again = countOf(output, code)
@@ -58,14 +60,14 @@ async function tellAgain({ files, failed, words }) {
   totals.failed += stillFailed - failed
   totals.passed += failed - stillFailed
   console.log(`\n── once more, alone\n${output}`)
-  if (again.failed > 0) failures.push(`── browser FAILED, again when alone\n${failureIn(output)}`)
+  if (again.failed > 0) failures.push(`── ${name} FAILED, again when alone\n${failureIn(output)}`)
   if (stillFailed < failed)
-    failures.push(`── ${failed - stillFailed} of these passed when told again, alone:\n${words}`)
+    failures.push(`── ${name}: ${failed - stillFailed} of these passed when run again, alone:\n${words}`)
 }
 
 /** The files that are named where mocha lists failures. */
-function storiesIn(words) {
-  return [...new Set(words.match(/e2e\/[\w-]+\.test\.ts/g))]
+function testsIn(words) {
+  return [...new Set(words.match(/(e2e|packages\/server\/src)\/[\w/-]+\.test\.ts/g))]
 }
 
 /** Tests count one by one; a step without tests counts as one. */

@@ -6,7 +6,7 @@ import { coverBody, materialBody, ruleBody, thingBody } from './testing/bodies.j
 import { useTestApp } from './testing/test-database.js'
 
 describe('the server', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
 
   const app = useTestApp()
 

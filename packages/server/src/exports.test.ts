@@ -3,7 +3,7 @@ import { coverBody } from './testing/bodies.js'
 import { useTestApp } from './testing/test-database.js'
 
 describe('taking a cover away', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   const app = useTestApp()
   const { file } = coverBody({
     object: {

@@ -9,7 +9,7 @@ import { coverBody } from './testing/bodies.js'
 import { useTestApp } from './testing/test-database.js'
 
 describe('the log and the shelf on the server', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   const app = useTestApp()
   const isNew = { 'If-None-Match': '*' }
   const newWorkshop = () => ensureWorkshop(app().database.models, `log-${randomUUID()}`, randomUUID)

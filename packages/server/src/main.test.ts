@@ -14,7 +14,7 @@ interface Running {
 }
 
 describe('starting and stopping', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let folder = ''
   let port = 0
   const started: Running[] = []

@@ -4,7 +4,7 @@ import { coverBody, materialBody, thingBody } from './testing/bodies.js'
 import { useTestApp } from './testing/test-database.js'
 
 describe('a write that is sent again', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   const app = useTestApp()
 
   const keyed = (key: string, version?: number | 'new') => ({

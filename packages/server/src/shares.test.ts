@@ -4,7 +4,7 @@ import { coverBody } from './testing/bodies.js'
 import { useTestApp } from './testing/test-database.js'
 
 describe('links that a workshop gives out', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   const app = useTestApp()
 
   interface Made {

@@ -5,7 +5,7 @@ import { materialBody } from './testing/bodies.js'
 import { useTestApp, type Answer } from './testing/test-database.js'
 
 describe('a stash as a table', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   const app = useTestApp()
   const itemsOf = ({ body }: Answer) =>
     body.items as unknown as readonly { readonly width: string; readonly length: string }[]

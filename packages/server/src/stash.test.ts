@@ -19,7 +19,7 @@ interface Piece {
 }
 
 describe('the stash', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let answer: ShopAnswer = { kind: 'offers', offers: [] }
   const shop: FabricShop = { name: 'Test shop', offers: async () => Promise.resolve(answer) }
 

@@ -4,7 +4,7 @@ import { ensureWorkshop } from './db/repositories/workshops.js'
 import { useTestApp } from './testing/test-database.js'
 
 describe('books and devices as a table', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   const app = useTestApp()
   const newWorkshop = () => ensureWorkshop(app().database.models, `own-${randomUUID()}`, randomUUID)
   const post = async (workshop: string, text: string, query = '') => {

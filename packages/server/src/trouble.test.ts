@@ -17,7 +17,7 @@ import {
 } from './testing/test-database.js'
 
 describe('trouble', function () {
-  this.timeout(120_000)
+  this.timeout(180_000)
   let database: TestDatabase
   before(async () => {
     database = await startTestDatabase()

@@ -11,7 +11,7 @@ import { useTestApp } from '../testing/test-database.js'
 type Files = Record<string, Uint8Array>
 
 describe('the archive of a workshop', function () {
-  this.timeout(120_000)
+  this.timeout(180_000)
   const app = useTestApp()
   const newWorkshop = () => ensureWorkshop(app().database.models, `w-${randomUUID()}`, randomUUID)
   const out = async (workshop: string, query = '') => {

@@ -24,7 +24,7 @@ async function complaint(work: Promise<unknown>): Promise<string> {
 }
 
 describe('the database of our own', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let folder = ''
   before(async () => {
     folder = await mkdtemp(join(tmpdir(), 'snowdrift-cluster-'))

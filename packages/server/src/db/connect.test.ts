@@ -6,7 +6,7 @@ import { connect } from './connect.js'
 const loopback = '127.0.0.1'
 
 describe('a database that is slow to answer', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let database: TestDatabase | undefined
   before(async () => {
     database = await startTestDatabase()

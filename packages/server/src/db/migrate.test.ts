@@ -7,7 +7,7 @@ import { migrate, migrations } from './migrate.js'
 import type { Migration } from './migrations/migration.js'
 
 describe('bringing the tables up to date', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   let cluster: TestDatabase
   let count = 0
   const opened: Database[] = []

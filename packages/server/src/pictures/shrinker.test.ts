@@ -7,7 +7,7 @@ const plain = (width: number, height: number) =>
   sharp({ create: { width, height, channels: 3, background: '#33665a' } })
 
 describe('making pictures small', function () {
-  this.timeout(60_000)
+  this.timeout(180_000)
   const opened: PictureShrinker[] = []
   const open = (options = {}) => {
     const shrinker = createPictureShrinker(options)
