@@ -1,4 +1,5 @@
-import { resolve } from 'node:path'
+import { join, resolve } from 'node:path'
+import { keepDaily } from './backup/daily.js'
 import { startCluster } from './cluster/cluster.js'
 import { lockData } from './cluster/data-lock.js'
 import { isPortFree } from './cluster/free-port.js'
@@ -48,6 +49,9 @@ async function start(demo: boolean): Promise<void> {
   if (stopping) return
   const { log, close } = await openServerLog(dataFolder, say)
   undo.push(close)
+  // Whoever names a database of their own sees to its backups.
+  if (databaseUrl === undefined)
+    undo.push(keepDaily({ folder: join(dataFolder, 'backups'), url, now: () => new Date(), tell: say }))
   const webFolder = resolve(import.meta.dirname, '../../web/dist')
   const server = await serve({ databaseUrl: url, port, log, demo, webFolder })
   undo.push(server.close)
