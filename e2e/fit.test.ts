@@ -50,14 +50,17 @@ describe('will it fit', function () {
       before,
     )
     await page.waitForFunction(() => !document.querySelector('[aria-label="Chance of fitting"] progress'))
-    await press(page, 'Use the tightest that goes')
-    await page.waitForFunction(
-      () => document.querySelector<HTMLButtonElement>('[aria-label="Ease to aim at"] button')?.disabled,
-    )
     await see(page, /so came out \d+ makes that went on snugly/, '[aria-label="Ease to aim at"]')
     await press(page, 'Use what you like')
     await page.waitForSelector('[aria-label="Ease to aim at"] button[disabled]::-p-text(Use what you like)')
     await undo(page)
+    await page.waitForSelector(
+      '[aria-label="Ease to aim at"] button:not([disabled])::-p-text(Use what you like)',
+    )
+    await press(page, 'Use the tightest that goes')
+    await page.waitForFunction(
+      () => document.querySelector<HTMLButtonElement>('[aria-label="Ease to aim at"] button')?.disabled,
+    )
     await undo(page)
     await undo(page)
     await page.waitForFunction(

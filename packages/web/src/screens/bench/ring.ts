@@ -4,7 +4,9 @@ export function ring(): () => void {
   const title = document.title
   const once = () => {
     if (sound) for (const at of [0, 0.3, 0.6]) tone(sound, sound.currentTime + at)
-    ;(navigator as { vibrate?: (pattern: number[]) => boolean }).vibrate?.([200, 100, 200])
+    // A browser shakes nothing that was not touched yet, and complains when asked to.
+    if (navigator.userActivation.hasBeenActive)
+      (navigator as { vibrate?: (pattern: number[]) => boolean }).vibrate?.([200, 100, 200])
     document.title = `Ready: ${title}`
   }
   once()

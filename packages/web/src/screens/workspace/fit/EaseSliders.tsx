@@ -83,8 +83,8 @@ export function EaseSliders({ simulation }: { readonly simulation: Simulation })
         />
       ))}
       <p className="text-sm text-soft">
-        What a size is computed with. Sizes are rounded-sm up to the cutting grid, so that the ease as cut is
-        a little more: <EasesAsCut fits={plan.fits} unit={unit} />.
+        What a size is computed with. Sizes are rounded up to the cutting grid, so that the ease as cut is a
+        little more: <EasesAsCut fits={plan.fits} unit={unit} />.
       </p>
       <EaseOffer
         name="Use the tightest that goes"
