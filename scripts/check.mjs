@@ -1,5 +1,6 @@
 // Runs every check and ends with the line `N passed, N failed`. A step that breaks off counts as failed.
 import { spawn } from 'node:child_process'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { availableParallelism } from 'node:os'
 
 /**
@@ -65,9 +66,18 @@ async function tellAgain({ name, files, failed, words }) {
     failures.push(`── ${name}: ${failed - stillFailed} of these passed when run again, alone:\n${words}`)
 }
 
-/** The files that are named where mocha lists failures. */
+/** The files of the failures that mocha lists: by the groups they stand in, for not every failure names its file. */
 function testsIn(words) {
-  return [...new Set(words.match(/(e2e|packages\/server\/src)\/[\w/-]+\.test\.ts/g))]
+  const groups = [...words.matchAll(/^ {2}\d+\) (.+)$/gm)].map(([, title]) => `describe('${title.trim()}'`)
+  return ['e2e', 'packages/server/src']
+    .flatMap(folder =>
+      existsSync(folder) ? readdirSync(folder, { recursive: true }).map(name => `${folder}/${name}`) : [],
+    )
+    .filter(file => file.endsWith('.test.ts') && !file.includes('node_modules'))
+    .filter(file => {
+      const text = readFileSync(file, 'utf8')
+      return groups.some(group => text.includes(group))
+    })
 }
 
 /** Tests count one by one; a step without tests counts as one. */
