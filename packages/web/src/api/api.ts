@@ -52,9 +52,9 @@ export interface Deleted {
   readonly version: number
 }
 
-/** Three rows of the shelf on a desk. */
 /** So many rows are asked for by their ids at once. */
 const mostIds = 100
+/** Three rows of the shelf on a desk. */
 const pageSize = 18
 const paged = {
   initialPageParam: '',
