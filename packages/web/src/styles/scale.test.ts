@@ -17,6 +17,9 @@ function usedIn(pattern: RegExp): ReadonlyMap<string, string> {
   )
 }
 
+/** A class that rounds corners: within quotes, so that sizes may be rounded in words. */
+const CORNER = /(?<=["`](?:[^"`\n]*\s)?)rounded(?:-(?:none|xs|sm|md|lg|xl|full|\[[^\]]*\]))?(?=["`\s])/g
+
 describe('the look', () => {
   it('has letters of the written sizes only, and uses each', () => {
     const written = new Set(docs.match(/text-(?:xs|sm|base|lg|xl|\dxl)/g))
@@ -27,8 +30,16 @@ describe('the look', () => {
 
   it('has the written corners only', () => {
     const written = new Set(docs.match(/rounded-(?:sm|md|full)/g))
-    const used = usedIn(/(?<=["`\s])rounded(?:-(?:none|xs|sm|md|lg|xl|full|\[[^\]]*\]))?(?=["`\s])/g)
+    const used = usedIn(CORNER)
     expect([...used].filter(([corner]) => !written.has(corner))).to.deep.equal([])
+  })
+
+  it('knows corners from what is rounded in words', () => {
+    expect('<p className="px-2 rounded-xl border rounded">'.match(CORNER)).to.deep.equal([
+      'rounded-xl',
+      'rounded',
+    ])
+    expect('<p className="px-2">\n  Sizes are rounded up to the grid\n</p>'.match(CORNER)).to.equal(null)
   })
 
   it('has room in steps of four pixels and their halves, up to where a page has its edge', () => {
