@@ -120,7 +120,7 @@ describe('the maker’s own cloth', function () {
     await page.goto(`${site.address()}/stash`)
     await pressAt(page, `${green} button`)
     await choose(page, 'Swatch', 'stripes')
-    await fill(page, 'Repeat', '20 mm')
+    await fill(page, 'Repeat along', '20 mm')
     await page.keyboard.press('Tab')
     await see(page, /^Saved$/, `${green} [aria-label="Saving of the material"]`)
     expect(await paintedRepeatMm()).to.be.closeTo(20, 0.2)

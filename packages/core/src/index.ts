@@ -40,6 +40,7 @@ export {
   cuttingRow,
   readCuttingBody,
   type CuttingBody,
+  type CuttingMatch,
   type CuttingPin,
   type CuttingRow,
   type CuttingSource,
@@ -207,30 +208,17 @@ export { askedReadings, type ReadingChoice } from './object/required.js'
 export { deriveUncertainty } from './object/uncertainty.js'
 export {
   describePinClash,
+  describeMeeting,
   describeUnplaced,
   layoutToJson,
   type LayoutJson,
   type LayoutNames,
 } from './file/layout-json.js'
 export { readLayoutRequest } from './file/layout-request.js'
-export { clashingPins, type PinClash } from './nest/clashing-pins.js'
-export { orderCuts, type CutStep } from './nest/cut-order.js'
-export type { Layout, Placement, UsedSheet, Unplaced } from './nest/layout.js'
-export { findLeftOvers, type LeftOver } from './nest/left-overs.js'
-export { nest } from './nest/nest.js'
-export { nesting } from './nest/nesting.js'
-export {
-  type AvoidedPlace,
-  layoutLimits,
-  type Cloth,
-  type LayoutPiece,
-  type LayoutRequest,
-  type Pin,
-  type Turn,
-} from './nest/request.js'
-export type { Cuts } from './nest/strip/search.js'
-export { smallestLeftOver } from './nest/usable.js'
+export * from './nest/index.js'
 export { cutFrom, groupPieces, type CoverToCut, type CuttingGroup } from './cutting/group.js'
+export { matchesOf, meetingsIn, type PrintMeeting } from './cutting/meetings.js'
+export { printPlaces } from './cutting/print-places.js'
 export { needNotions, weighNotions, type NotionStock } from './cutting/notions.js'
 export type { ShopOffer } from './cutting/offer.js'
 export { stashNotionKinds, type Notion, type NotionKind, type StashNotionKind } from './piece/notion.js'

@@ -29,11 +29,20 @@ const pinSchema = z.strictObject({
 })
 export type CuttingPin = z.infer<typeof pinSchema>
 
+/** Two pieces of a group that lie side by side on the cover: the print is to run on from one to the other. */
+const matchSchema = z.strictObject({
+  group: z.string().max(200),
+  one: z.string().max(200),
+  other: z.string().max(200),
+})
+export type CuttingMatch = z.infer<typeof matchSchema>
+
 const bodySchema = z.strictObject({
   coverIds: z.array(z.uuid()).min(1).max(12),
   cuts: z.enum(['scissors', 'rotary']).default('scissors'),
   sources: z.record(z.string().max(200), sourceSchema).default({}),
   pins: z.array(pinSchema).max(200).default([]),
+  matches: z.array(matchSchema).max(50).optional(),
   /** The groups that have been cut. */
   done: z.array(z.string().max(200)).max(100).default([]),
 })

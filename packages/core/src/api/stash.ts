@@ -62,6 +62,8 @@ export const stockSchema = onceFor((unit: Unit) =>
     weave: z.enum(weaves).optional(),
     /** How often the print comes again along the cloth. */
     repeat: anyLength(unit).optional(),
+    /** The same across it, where that is another. */
+    repeatAcross: anyLength(unit).optional(),
     /** Usable width, selvedges off. */
     width: anyLength(unit).optional(),
     notion: z.enum(stashNotionKinds).optional(),

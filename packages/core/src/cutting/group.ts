@@ -8,6 +8,7 @@ import type { Role } from '../material/role.js'
 import type { Turn } from '../nest/request.js'
 import { namePiece } from '../extras/name-piece.js'
 import type { Piece } from '../piece/piece.js'
+import type { PrintPlace } from './print-places.js'
 
 /** A cover whose pieces are to be cut. */
 export interface CoverToCut {
@@ -17,6 +18,8 @@ export interface CoverToCut {
   readonly stack: readonly Layer[]
   /** What single pieces are cut from where that is not the cloth of their role. */
   readonly cutFrom: CutFrom
+  /** Where pieces would lie if the cover were laid flat, so that the print can run on; nothing is matched without. */
+  readonly places?: readonly PrintPlace[]
 }
 
 /** All pieces that come from one material, of one cover or of several. */
@@ -41,6 +44,8 @@ export interface GroupPiece {
   readonly label: string
   readonly coverId: string
   readonly piece: string
+  /** From 1. */
+  readonly copy: number
   readonly width: Length
   readonly height: Length
   readonly turn: Turn
@@ -113,6 +118,7 @@ function copiesOf(cover: CoverToCut, piece: Piece, layer: Material, several: boo
       .join(' '),
     coverId: cover.id,
     piece: id,
+    copy: index + 1,
     // What is cut on the bias is laid as the square that it comes from.
     width: blank?.cut ?? piece.width.cut,
     height: blank?.cut ?? piece.height.cut,

@@ -1,6 +1,6 @@
 import { add, subtract, zero, type Length } from '../length/length.js'
 import { customary, type Unit } from '../length/unit.js'
-import type { AvoidedPlace, Cloth, LayoutRequest, Pin } from '../nest/request.js'
+import type { AvoidedPlace, Cloth, LayoutRequest, Match, Pin } from '../nest/request.js'
 import { meets } from '../nest/rooms-around-pins.js'
 import type { Cuts } from '../nest/strip/search.js'
 import type { CuttingGroup } from './group.js'
@@ -25,6 +25,8 @@ export interface CuttingOptions {
   /** The size of sheet to buy, where the material comes in sheets. */
   readonly buySheet?: { readonly width: Length; readonly length: Length }
   readonly pins: Readonly<Record<string, Pin>>
+  /** Where the print is to run on. */
+  readonly matches?: readonly Match[]
   readonly budgetMs: number
 }
 
@@ -40,7 +42,7 @@ export const boughtCloth = 'to buy'
  * is no cloth at all.
  */
 export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): LayoutRequest | undefined {
-  const { cuts, unit, sheets, buyWidth, buySheet, pins, budgetMs } = options
+  const { cuts, unit, sheets, buyWidth, buySheet, pins, matches = [], budgetMs } = options
   const { shrinkage } = group
   const cloths: readonly Cloth[] = [
     ...sheets.map(({ id, width, length, washed, avoid = [] }) => {
@@ -65,6 +67,7 @@ export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): L
     budgetMs,
     seed: 1,
     cloths,
+    ...(matches.length > 0 && { matches }),
     pieces: group.pieces.map(({ id, width, height, turn, turnIfNeeded }) => {
       const pin = pins[id]
       const cloth = pin && cloths.find(candidate => candidate.id === pin.cloth)

@@ -21,6 +21,7 @@ const board = (...sides: readonly (readonly [number, number])[]): CuttingGroup =
     label: 'board',
     coverId: '',
     piece: 'board',
+    copy: 1,
     width: inches(wide),
     height: inches(high),
     turn: 'half',

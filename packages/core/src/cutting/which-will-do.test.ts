@@ -8,6 +8,7 @@ const piece = (id: string, wide: number, high: number) => ({
   label: id,
   coverId: '',
   piece: id,
+  copy: 1,
   width: inches(wide),
   height: inches(high),
   turn: 'none' as const,

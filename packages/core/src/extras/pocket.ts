@@ -66,6 +66,8 @@ export function pocketOptions(unit: Unit) {
 /** What goes into the edges of a pocket beside its finished size. */
 export interface PocketEdges {
   readonly sides: readonly Reason[]
+  /** Of both sides, what goes into the left one. */
+  readonly left: Length
   readonly foot: readonly Reason[]
   readonly mouth: readonly Reason[]
   readonly role: 'outer' | 'card'
@@ -89,6 +91,7 @@ export function pocketEdges(
   const alike = first !== undefined && first.label === right[0]?.label
   return {
     sides: alike ? twice(first.label, first.length) : [...left, ...right],
+    left: first?.length ?? zero,
     foot: edge('foot').map(({ label, length }) => ({ label: `${label}, at the foot`, length })),
     mouth: options.card ? [] : twice('hem at the mouth', turnedUnder(unit)),
     role: options.card ? 'card' : 'outer',
@@ -171,6 +174,7 @@ export function planPocket(
     piece: made.pieces[0]?.id ?? 'pocket',
     name,
     face: ground.face,
+    under: underOf(job),
   }
   return extraPlan({
     pieces: made.pieces,
@@ -180,6 +184,11 @@ export function planPocket(
     lines: [mouthLine(size, unit), ...(made.lines ?? [])].map(line => moved(line, at, ground)),
     footprints: [{ ...footprintOn(ground, at, size), ...(isCaught(options, 'foot') && { atEdge: true }) }],
   })
+}
+
+function underOf(job: ExtraJob<PocketOptions>): NonNullable<StripShape['under']> {
+  const { left, foot } = pocketEdges(job)
+  return { left, foot: add(...foot.map(({ length }) => length)) }
 }
 
 /** What a seam catches lies at the edge, unless it was put elsewhere. */

@@ -55,6 +55,8 @@ export interface StripArea {
 export interface StripShape extends StripArea {
   readonly name: string
   readonly face: Face
+  /** What of the piece that is cut for it goes under or into a seam at its left and at its foot, where that is known. */
+  readonly under?: { readonly left: Length; readonly foot: Length }
   /** The curve that its upper edge dips in, in the middle. */
   readonly scoop?: { readonly width: Length; readonly depth: Length }
 }

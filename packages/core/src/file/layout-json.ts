@@ -1,17 +1,19 @@
 import { formatLength } from '../length/format.js'
-import { toJsonMm, zero, type Length } from '../length/length.js'
+import { absolute, toJsonMm, zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 import { orderCuts } from '../nest/cut-order.js'
 import { findLeftOvers } from '../nest/left-overs.js'
 import type { PinClash } from '../nest/clashing-pins.js'
+import { meetingOf, type Meeting } from '../nest/matches.js'
 import type { Layout, Unplaced } from '../nest/layout.js'
-import type { LayoutRequest } from '../nest/request.js'
+import type { LayoutRequest, Match } from '../nest/request.js'
 import { smallestLeftOver } from '../nest/usable.js'
 
 /** A layout as JSON carries it: millimetres to four decimals. `cutOrder` only where it is cut from edge to edge. */
-export function layoutToJson(layout: Layout, { cuts, cloths }: LayoutRequest, unit: Unit) {
+export function layoutToJson(layout: Layout, { cuts, cloths, matches }: LayoutRequest, unit: Unit) {
   const lengthOf = (id: string) => cloths.find(cloth => cloth.id === id)?.length
   const order = cuts === 'rotary' ? orderCuts(layout, lengthOf) : undefined
+  const say = (length: Length) => formatLength(length, unit, { finest: 16 })
   return {
     placements: layout.placements.map(({ piece, copy, cloth, sheet, x, y, width, height, turned }) => ({
       piece,
@@ -57,10 +59,56 @@ export function layoutToJson(layout: Layout, { cuts, cloths }: LayoutRequest, un
         frees,
       })),
     }),
-    findings: describeUnplaced(layout.unplaced, {
-      say: length => formatLength(length, unit, { finest: 16 }),
-      avoids: cloths.some(({ avoid = [] }) => avoid.length > 0),
-    }).map(({ code, message, hint }) => ({ code, severity: 'error', message, hint })),
+    findings: [
+      ...describeUnplaced(layout.unplaced, {
+        say,
+        avoids: cloths.some(({ avoid = [] }) => avoid.length > 0),
+      }).map(({ code, message, hint }) => ({ code, severity: 'error', message, hint })),
+      ...(matches ?? []).flatMap(match => missedMeetings(layout, match, say)),
+    ],
+  }
+}
+
+/** Each piece of a match is held against its first. */
+function missedMeetings(layout: Layout, match: Match, say: (length: Length) => string) {
+  const [first, ...others] = match.pieces.map(({ piece }) => piece)
+  if (first === undefined) return []
+  return others.flatMap(other => {
+    const meeting = meetingOf(layout, match, [first, other])
+    if (meeting.kind === 'meets' || meeting.kind === 'unplaced') return []
+    return [
+      {
+        code: 'print-misses',
+        severity: 'warning',
+        message: `The print does not run on from ${first} to ${other}: ${describeMeeting(meeting, say)}.`,
+        hint: 'It takes up to one repeat more of cloth, in one piece.',
+      },
+    ]
+  })
+}
+
+/** How the print comes out where two pieces meet, without a full stop. */
+export function describeMeeting(
+  meeting: Meeting,
+  say: (length: Length) => string,
+  { piece }: Pick<LayoutNames, 'piece'> = byId,
+): string {
+  switch (meeting.kind) {
+    case 'meets':
+      return 'it meets'
+    case 'apart':
+      return 'they lie on different pieces of cloth, and nobody can say how the print of one goes on in the other'
+    case 'turned':
+      return `${piece(meeting.piece)} lies turned`
+    case 'unplaced':
+      return `${piece(meeting.piece)} has no room`
+    case 'misses': {
+      const ways = [
+        ...(meeting.along === zero ? [] : [`${say(absolute(meeting.along))} along the cloth`]),
+        ...(meeting.across === zero ? [] : [`${say(absolute(meeting.across))} across it`]),
+      ]
+      return `it misses by ${ways.join(' and ')}`
+    }
   }
 }
 

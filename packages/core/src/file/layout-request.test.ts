@@ -55,6 +55,67 @@ describe('reading a layout request', () => {
     ])
   })
 
+  it('takes where the print is to run on, and names what cannot be meant', () => {
+    const pieces = ['back', 'front'].map(id => ({ id, width: '10 in', height: '12 in' }))
+    const places = [
+      { piece: 'back', x: '0', y: '0' },
+      { piece: 'front', x: '9 1/2', y: '1' },
+    ]
+    const asked = (matches: unknown) => ({ ...good, pieces, matches })
+    const read = readLayoutRequest(asked([{ pieces: places, along: '5 in' }]))
+    expect(read.ok && read.value.request.matches).to.deep.equal([
+      {
+        pieces: [
+          { piece: 'back', x: zero, y: zero },
+          { piece: 'front', x: inches(9.5), y: inches(1) },
+        ],
+        along: inches(5),
+      },
+    ])
+    expect(issuesOf(asked([{ pieces: places }]))).to.deep.equal([
+      'matches[0].along: Expected how often the print comes again along the cloth, or across it; found neither.',
+    ])
+    const [back] = places
+    expect(issuesOf(asked([{ pieces: [back, { ...back, piece: 'flap' }], along: '5 in' }]))).to.deep.equal([
+      'matches[0].pieces[1].piece: There is no piece “flap” to match.',
+    ])
+    expect(issuesOf(asked([{ pieces: [back, back], along: '5 in' }]))).to.deep.equal([
+      'matches[0].pieces[1].piece: “back” is matched already; put all of it into one match.',
+    ])
+    expect(issuesOf(asked([{ pieces: places, along: '0' }]))[0]).to.match(/^matches\[0\]\.along: .*too small/)
+  })
+
+  it('warns where the print does not run on, and by how much; not where it does', () => {
+    const findings = (length: string) => {
+      const read = readLayoutRequest({
+        cloths: [{ id: 'strip', width: '12 in', length }],
+        gap: '0',
+        pieces: ['back', 'front'].map(id => ({ id, width: '10 in', height: '12 in' })),
+        matches: [
+          {
+            pieces: [
+              { piece: 'back', x: '0', y: '0' },
+              { piece: 'front', x: '9 1/2', y: '0' },
+            ],
+            along: '5 in',
+          },
+        ],
+      })
+      if (!read.ok) throw new Error(read.issues[0]?.message)
+      let time = 0
+      const layout = nest(read.value.request, () => (time += 10))
+      return layoutToJson(layout, read.value.request, 'in').findings.map(({ code, message }) => [
+        code,
+        message,
+      ])
+    }
+    // One after the other 12 apart: 2 beyond two repeats of 5. With 27 of cloth the second goes on to 15.
+    expect(findings('26 in')).to.deep.equal([
+      ['print-misses', 'The print does not run on from back to front: it misses by 2 in along the cloth.'],
+    ])
+    expect(findings('29 in')).to.deep.equal([])
+  })
+
   it('counts all pieces together', () => {
     const many = Array.from({ length: 3 }, (_, index) => ({ ...good.pieces[0], id: `p${index}`, count: 700 }))
     expect(issuesOf({ ...good, pieces: many })).to.deep.equal([

@@ -67,6 +67,19 @@ export function layoutRequestSchema(unit: Unit) {
       )
       .min(1)
       .max(limits.pieces),
+    matches: z
+      .array(
+        z.strictObject({
+          pieces: z
+            .array(z.strictObject({ piece: id, x: place, y: place }))
+            .min(2)
+            .max(limits.pieces),
+          along: side.optional(),
+          across: side.optional(),
+        }),
+      )
+      .max(limits.matches)
+      .optional(),
   })
 }
 
@@ -86,7 +99,7 @@ export function readLayoutRequest(input: unknown): ReadResult<ReadLayoutRequest>
   const unit = layoutUnit(input)
   const read = check(layoutRequestSchema(unit), input)
   if (!read.ok) return read
-  const { gap: typedGap, cuts, budgetMs, seed, pieces, cloths } = read.value
+  const { gap: typedGap, cuts, budgetMs, seed, pieces, cloths, matches } = read.value
   const gap = typedGap ?? (cuts === 'rotary' ? zero : customary(1 / 4, unit))
   const request: LayoutRequest = {
     cuts,
@@ -99,6 +112,13 @@ export function readLayoutRequest(input: unknown): ReadResult<ReadLayoutRequest>
       ...(avoid && { avoid }),
     })),
     pieces: pieces.map(({ pin, ...piece }) => ({ ...piece, ...(pin && { pin }) })),
+    ...(matches && {
+      matches: matches.map(({ pieces: matched, along, across }) => ({
+        pieces: matched,
+        ...(along !== undefined && { along }),
+        ...(across !== undefined && { across }),
+      })),
+    }),
   }
   const issues = checkRequest(request, unit)
   return issues.length > 0 ? { ok: false, issues } : { ok: true, value: { request, unit } }
@@ -136,6 +156,7 @@ function checkRequest(request: LayoutRequest, unit: Unit): readonly Issue[] {
       checkAvoidedPlaces(avoid, { name: show(id), ...ground }, `cloths[${index}].avoid`, unit),
     ),
     ...pieces.flatMap((piece, index) => checkPin(piece, cloths, `pieces[${index}].pin`, unit)),
+    ...checkMatches(request),
   ]
   return issues.length > 0 ? issues : clashingPins(request).map(clash => sayClash(clash, request))
 }
@@ -146,6 +167,31 @@ function sayClash(clash: PinClash, { pieces }: LayoutRequest): Issue {
     path: at === undefined ? 'pieces' : `pieces[${at}].pin`,
     message: describePinClash(clash, { piece: show, cloth: show }),
   }
+}
+
+/** Each piece is there, in one match at most, and the match says how often the print comes again. */
+function checkMatches({ matches = [], pieces }: LayoutRequest): readonly Issue[] {
+  const seen = new Set<string>()
+  return matches.flatMap(({ pieces: matched, along, across }, index) => [
+    ...(along === undefined && across === undefined
+      ? [
+          {
+            path: `matches[${index}].along`,
+            message: 'Expected how often the print comes again along the cloth, or across it; found neither.',
+          },
+        ]
+      : []),
+    ...matched.flatMap(({ piece }, at) => {
+      const path = `matches[${index}].pieces[${at}].piece`
+      const isKnown = pieces.some(({ id }) => id === piece)
+      const isAgain = seen.has(piece)
+      seen.add(piece)
+      if (!isKnown) return [{ path, message: `There is no piece ${show(piece)} to match.` }]
+      return isAgain
+        ? [{ path, message: `${show(piece)} is matched already; put all of it into one match.` }]
+        : []
+    }),
+  ])
 }
 
 function twice(named: readonly { readonly id: string }[], list: string): readonly Issue[] {

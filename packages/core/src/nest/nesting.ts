@@ -1,6 +1,7 @@
 import { mm } from '../length/length.js'
 import { createRandom } from '../fit/simulation/random.js'
 import type { Layout } from './layout.js'
+import { uprightWhereMatched } from './matches.js'
 import { layoutOf, placesOf, usedLength, type Places } from './places.js'
 import type { LayoutRequest } from './request.js'
 import { partings, type Parting } from './rooms-around-pins.js'
@@ -20,7 +21,18 @@ import { prepareTask, type Sheet, type Task } from './task.js'
  */
 export function* nesting(request: LayoutRequest): Generator<Layout | undefined, void> {
   const { asked, parting } = bestWay(request)
-  yield* search(asked, parting)
+  if (!asked.matches) yield* search(asked, parting)
+  else yield* neverMore(search(asked, parting))
+}
+
+/** Rooms that became shorter may still hold a layout that did not: pieces lie anywhere in what the print wants of room. */
+function* neverMore(found: Iterable<Layout | undefined>): Generator<Layout | undefined, void> {
+  let least: Layout | undefined
+  for (const layout of found) {
+    const isWorse = layout && least && compareLaid(layout, least) > 0
+    if (layout && !isWorse) least = layout
+    yield isWorse ? undefined : layout
+  }
 }
 
 interface Way {
@@ -28,11 +40,21 @@ interface Way {
   readonly parting: Parting
 }
 
+/** The print meets where everything has room so; else as much is laid as without it. */
+function bestWay(request: LayoutRequest): Way {
+  const { matches, ...loose } = request
+  if (!matches || matches.length === 0) return leastWay(loose)
+  const meeting = bestOf([leastWay(uprightWhereMatched(request))])
+  if (meeting.left === 0) return meeting.way
+  const without = bestOf([leastWay(loose)])
+  return without.left < meeting.left ? without.way : meeting.way
+}
+
 /**
  * Which way a first layout lays the most, and of those takes the least cloth: what would rather not be turned is turned
  * only where it must, and sheets with something in the way are parted in that way of several.
  */
-function bestWay(request: LayoutRequest): Way {
+function leastWay(request: LayoutRequest): Way {
   const ways = (asked: LayoutRequest) =>
     (isInTheWay(asked) ? partings : (['largest'] as const)).map((parting): Way => ({ asked, parting }))
   const isTurning = request.pieces.some(({ turnIfNeeded }) => turnIfNeeded !== undefined)
@@ -65,8 +87,16 @@ function bestOf(ways: readonly Way[]): Tried {
 function tryWay(way: Way): Tried {
   const first = firstLayout(way)
   if (!first) return { way, left: way.asked.pieces.length, used: Infinity }
-  const used = first.used.reduce((sum, { width, length }) => sum + width * length, 0)
-  return { way, left: first.unplaced.length, used }
+  return { way, left: first.unplaced.length, used: areaUsed(first) }
+}
+
+function areaUsed({ used }: Layout): number {
+  return used.reduce((sum, { width, length }) => sum + width * length, 0)
+}
+
+/** Which of two lays less, and where they lay as much, which begins more cloth. */
+function compareLaid(one: Layout, other: Layout): number {
+  return one.unplaced.length - other.unplaced.length || areaUsed(one) - areaUsed(other)
 }
 
 function firstLayout({ asked, parting }: Way): Layout | undefined {

@@ -1,4 +1,5 @@
 import { add, longest, ofTicks, zero } from '../length/length.js'
+import { meetingPlacements, movedToCorner } from './matches.js'
 import type { Layout, Placement, UsedSheet } from './layout.js'
 import { endOfPins } from './sheet-rooms.js'
 import type { Laid } from './strip/kit.js'
@@ -53,10 +54,8 @@ export function layoutOf(
   { open, lower = 0 }: { readonly open?: Sheet; readonly lower?: number } = {},
 ): Layout {
   const { kit, items, tooLarge, request, unit } = task
-  const placements = [
-    ...pinnedPlacements(task),
-    ...places.flatMap((place, item) => (place ? [placementOf(task, items[item] as Copy, place)] : [])),
-  ]
+  const laid = places.flatMap((place, item) => (place ? [placementOf(task, items[item] as Copy, place)] : []))
+  const placements = printMeeting(task, [...pinnedPlacements(task), ...laid])
   const used = task.sheets.flatMap((sheet): readonly UsedSheet[] => {
     const here = placements.filter(on => on.cloth === sheet.cloth.id && on.sheet === sheet.number)
     if (here.length === 0) return []
@@ -74,6 +73,14 @@ export function layoutOf(
     ],
     best: kit.count === 0 || (out.length === 0 && more.length === 0 && only?.length === only?.bound),
   }
+}
+
+function printMeeting({ request, sheets }: Task, placements: readonly Placement[]): readonly Placement[] {
+  if (!request.matches) return placements
+  const taken = sheets.filter(({ pins, avoided }) => pins.length + avoided.length > 0)
+  const isFree = (on: Placement) =>
+    !taken.some(({ cloth, number }) => cloth.id === on.cloth && number === on.sheet)
+  return movedToCorner(meetingPlacements(placements, request), isFree)
 }
 
 function usedSheet({ cloth, number }: Sheet, here: readonly Placement[], least: number): UsedSheet {

@@ -14,6 +14,8 @@ export interface LayoutRequest {
   readonly seed: number
   readonly cloths: readonly Cloth[]
   readonly pieces: readonly LayoutPiece[]
+  /** Where the print is to run on from piece to piece; kept where the cloth has room for it. */
+  readonly matches?: readonly Match[]
 }
 
 /** Cloth, card or board: so many sheets alike, or, without a length, as much as is needed. */
@@ -57,6 +59,23 @@ export interface Pin {
   readonly turned: boolean
 }
 
+/**
+ * Pieces that are to lie as if all had been cut from one stretch of the print, side by side. It comes again every
+ * `along`, `across` the cloth likewise; where one of them is not said, the pieces may lie anyhow that way.
+ */
+export interface Match {
+  readonly pieces: readonly MatchedPiece[]
+  readonly along?: Length
+  readonly across?: Length
+}
+
+/** The first copy of a piece, and where on that stretch its corner lies: nearest to the beginning and the left selvedge. */
+export interface MatchedPiece {
+  readonly piece: string
+  readonly x: Length
+  readonly y: Length
+}
+
 /** Bounds of what is taken on: sides in millimetres, numbers of pieces and sheets, the time to think. */
 export const layoutLimits = {
   sideMm: { min: 1, max: 3000 },
@@ -65,5 +84,6 @@ export const layoutLimits = {
   pieces: 2000,
   sheets: 500,
   avoided: 100,
+  matches: 50,
   budgetMs: { min: 1, max: 60_000 },
 } as const

@@ -53,8 +53,8 @@ export function endOfObstacles({ pins, avoided }: Sheet): number {
 
 /** What of the open sheet is needed at least. */
 export function lowerOf(task: Task, fixed: readonly Sheet[], open: Sheet): number {
-  if (fixed.length === 0 && open.pins.length === 0) return boundOfStrip(task.kit, open.width)
+  if (fixed.length === 0 && open.pins.length === 0) return boundOfStrip(task.bare, open.width)
   const elsewhere = areaOfRooms(roomsOnAll(task, fixed))
   const inPins = areaOfRooms(open.pins)
-  return Math.max(endOfPins(open), Math.ceil((task.kit.area + inPins - elsewhere) / open.width))
+  return Math.max(endOfPins(open), Math.ceil((task.bare.area + inPins - elsewhere) / open.width))
 }

@@ -1,5 +1,6 @@
 import { endless, longest, subtract, zero, type Length } from '../length/length.js'
 import type { Unplaced } from './layout.js'
+import { slackOf } from './matches.js'
 import type { AvoidedPlace, Cloth, LayoutPiece, LayoutRequest } from './request.js'
 import type { Parting, Rectangle } from './rooms-around-pins.js'
 import { createKit, type Kit } from './strip/kit.js'
@@ -9,7 +10,10 @@ export interface Task {
   readonly request: LayoutRequest
   /** Ticks a unit: the largest of which all pieces and pins are whole. */
   readonly unit: number
+  /** The rooms that the pieces want: with the gap, and where the print is to meet, with up to a repeat. */
   readonly kit: Kit
+  /** The same without what the print wants: no layout takes less than these. */
+  readonly bare: Kit
   /** What each rectangle of the kit is, in its order. */
   readonly items: readonly Copy[]
   readonly sheets: readonly Sheet[]
@@ -43,7 +47,7 @@ export interface PinnedCopy extends Rectangle {
 }
 
 export function prepareTask(request: LayoutRequest, parting: Parting = 'largest'): Task {
-  const { pieces, cloths, gap } = request
+  const { pieces, cloths } = request
   const unit = unitOf(request)
   const copies = pieces.flatMap(piece =>
     Array.from({ length: piece.count }, (_, index) => ({ piece, copy: index + 1 })),
@@ -55,13 +59,7 @@ export function prepareTask(request: LayoutRequest, parting: Parting = 'largest'
     parting,
     unit,
     items,
-    kit: createKit(
-      items.map(({ piece: { width, height, turn } }) => ({
-        width: (width + gap) / unit,
-        height: (height + gap) / unit,
-        turnable: turn === 'quarter',
-      })),
-    ),
+    ...kitsOf(items, request, unit),
     sheets: cloths
       .flatMap(cloth => sheetsOf(cloth, request, unit))
       .map((sheet, index) => ({ ...sheet, index })),
@@ -69,6 +67,27 @@ export function prepareTask(request: LayoutRequest, parting: Parting = 'largest'
       .filter(copy => !items.includes(copy))
       .map(({ piece, copy }) => ({ piece: piece.id, copy, why: 'too-large', over: overOf(piece, cloths) })),
   }
+}
+
+function kitsOf(items: readonly Copy[], request: LayoutRequest, unit: number): Pick<Task, 'kit' | 'bare'> {
+  const rooms = items.map(({ piece: { width, height, turn } }) => ({
+    width: (width + request.gap) / unit,
+    height: (height + request.gap) / unit,
+    turnable: turn === 'quarter',
+  }))
+  const bare = createKit(rooms)
+  if (!request.matches) return { kit: bare, bare }
+  const roomier = rooms.map((room, index) => {
+    const { piece, copy } = items[index] as Copy
+    if (copy > 1) return room
+    const { along, across } = slackOf(piece.id, request)
+    return {
+      ...room,
+      width: room.width + across / unit,
+      height: room.height + along / unit,
+    }
+  })
+  return { kit: createKit(roomier), bare }
 }
 
 /** Whether a piece goes onto an empty sheet of the cloth, one way or the other. */
@@ -116,7 +135,7 @@ function avoidedBy({ x, y, width, height }: AvoidedPlace, gap: Length, unit: num
   return { x: fromX, y: fromY, width: endX - fromX, height: endY - fromY }
 }
 
-function unitOf({ pieces, gap, cloths }: LayoutRequest): number {
+function unitOf({ pieces, gap, cloths, matches = [] }: LayoutRequest): number {
   const lengths = pieces.flatMap(({ width, height, pin }) => [
     width + gap,
     height + gap,
@@ -126,7 +145,8 @@ function unitOf({ pieces, gap, cloths }: LayoutRequest): number {
   const begins = cloths.flatMap(({ avoid = [] }) =>
     avoid.flatMap(({ x, y, width, height }) => [x + width, y + height]),
   )
-  return [...lengths, ...begins].reduce(greatestCommon, 0) || 1
+  const repeats = matches.flatMap(({ along = zero, across = zero }) => [along, across])
+  return [...lengths, ...begins, ...repeats].reduce(greatestCommon, 0) || 1
 }
 
 function greatestCommon(one: number, other: number): number {

@@ -34,6 +34,7 @@ export function writeStashCsv(materials: readonly MaterialRow[], pieces: readonl
       swatch,
       weave: stock.weave ?? '',
       repeat: stock.repeat ?? '',
+      repeatAcross: stock.repeatAcross ?? '',
       usableWidth: stock.width ?? '',
       price: stock.price ?? '',
       notion: stock.notion ?? '',
@@ -86,7 +87,8 @@ const numbers = ['shrinkage', 'stretchAlong', 'stretchAcross', 'squash', 'takeUp
 const words = ['print', 'frays', 'stiffness'] as const
 
 function materialOf(line: Line<StashColumn>, unit: string): unknown {
-  const { name, role, thickness, swatch, washed, weave, repeat, usableWidth, price, notion } = line
+  const { name, role, thickness, swatch, washed, weave, repeat, repeatAcross, usableWidth, price, notion } =
+    line
   return {
     unit,
     swatch: swatch || '#cccccc',
@@ -101,6 +103,7 @@ function materialOf(line: Line<StashColumn>, unit: string): unknown {
     stock: {
       ...(weave && { weave }),
       ...(repeat && { repeat }),
+      ...(repeatAcross && { repeatAcross }),
       ...(usableWidth && { width: usableWidth }),
       ...(price && { price: Number(price) }),
       ...(notion && { notion }),

@@ -115,6 +115,7 @@ const materialLabels: Readonly<Record<string, string>> = {
   thickness: 'Thickness',
   print: 'Print',
   repeat: 'Repeat',
+  repeatAcross: 'Repeat across',
   width: 'Usable width',
   shrinkage: 'Shrinks by, %',
   washed: 'Washed',

@@ -1,5 +1,5 @@
 import type { CoverFile, CoverToCut, MaterialRow, StashPieceRow } from '@snowdrift/core'
-import { plan, readCover } from '@snowdrift/core'
+import { plan, printPlaces, readCover } from '@snowdrift/core'
 import { coverFile } from './files.js'
 
 const stored = { version: 1, updatedAt: '2030-01-01T00:00:00.000Z' }
@@ -45,11 +45,13 @@ export function coverToCut(changes: Partial<CoverFile> = {}): CoverToCut {
   const read = readCover(coverFile(changes))
   if (!read.ok) throw new Error(read.issues.map(({ message }) => message).join(' '))
   const cover = read.value
+  const planned = plan(cover)
   return {
     id: 'ours',
     name: cover.name,
-    pieces: plan(cover).pieces,
+    pieces: planned.pieces,
     stack: cover.stack,
     cutFrom: cover.cutFrom,
+    places: printPlaces(planned),
   }
 }

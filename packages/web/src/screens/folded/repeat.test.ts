@@ -3,10 +3,13 @@ import { repeatOf, textureSize } from './repeat'
 
 describe('the texture of a cloth', () => {
   it('is one repeat: of its print both ways alike, of a photograph what is cropped of it', () => {
-    expect(repeatOf({ photo: undefined, repeatMm: 20 })).to.deep.equal({ width: 20, height: 20 })
+    expect(repeatOf({ photo: undefined, repeatMm: 20, acrossMm: 30 })).to.deep.equal({
+      width: 30,
+      height: 20,
+    })
     const tile = { x: 0, y: 0, width: 120, height: 80 }
     const photo = { href: '', width: 200, height: 150, turn: 0, tile }
-    expect(repeatOf({ photo, repeatMm: 20 })).to.deep.equal({ width: 120, height: 80 })
+    expect(repeatOf({ photo, repeatMm: 20, acrossMm: 20 })).to.deep.equal({ width: 120, height: 80 })
   })
 
   it('is eight pixels to the millimetre where that is neither too many nor too few', () => {

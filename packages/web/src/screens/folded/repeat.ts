@@ -1,10 +1,10 @@
 import type { ClothLook } from '../../views/cloth/look'
 
 /** After how many millimetres a cloth comes again, both ways. */
-export function repeatOf({ photo, repeatMm }: Pick<ClothLook, 'photo' | 'repeatMm'>) {
+export function repeatOf({ photo, repeatMm, acrossMm }: Pick<ClothLook, 'photo' | 'repeatMm' | 'acrossMm'>) {
   return photo
     ? { width: photo.tile.width, height: photo.tile.height }
-    : { width: repeatMm, height: repeatMm }
+    : { width: acrossMm, height: repeatMm }
 }
 
 /** The finest that a texture is drawn: so many pixels to the millimetre, but never more than this across. */

@@ -86,14 +86,24 @@ function Properties({ row, draft, unit }: PropertiesProps) {
         />
         <LengthField
           whenLeft
-          label="Repeat"
-          help="How often the print comes again."
+          label="Repeat along"
+          help="How often the print comes again along the cloth."
           fallback={mm(usualRepeatMm[stock.weave ?? 'plain'])}
           unit={unit}
           division={mm(1)}
           range={{ min: mm(1), max: mm(3000) }}
           value={stock.repeat}
           onChange={repeat => changeStock('repeat', repeat)}
+        />
+        <LengthField
+          whenLeft
+          label="Repeat across"
+          help="As along, unless it is another."
+          unit={unit}
+          division={mm(1)}
+          range={{ min: mm(1), max: mm(3000) }}
+          value={stock.repeatAcross}
+          onChange={repeat => changeStock('repeatAcross', repeat)}
         />
         <LengthField
           whenLeft

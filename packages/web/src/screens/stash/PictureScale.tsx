@@ -157,7 +157,14 @@ interface PreviewProps {
 /** As drawings will show it: twenty centimetres by ten, with a tape of ten. */
 function Preview({ href, photo }: PreviewProps) {
   const id = useId()
-  const look = { key: id, colour: '#ffffff', weave: 'plain' as const, repeatMm: 1, photo: { ...photo, href } }
+  const look = {
+    key: id,
+    colour: '#ffffff',
+    weave: 'plain' as const,
+    repeatMm: 1,
+    acrossMm: 1,
+    photo: { ...photo, href },
+  }
   return (
     <figure className="grid gap-1">
       <svg viewBox="0 0 200 100" role="img" aria-label="The cloth as drawings will show it">

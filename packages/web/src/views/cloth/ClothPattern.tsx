@@ -19,14 +19,18 @@ export function ClothPattern({ id, look, scale = 1 }: ClothPatternProps) {
   )
 }
 
-function WeavePattern({ id, look: { colour, weave, repeatMm }, scale }: Required<ClothPatternProps>) {
-  const side = repeatMm * scale
-  const count = isScattered(weave) ? Math.min(6, Math.max(1, Math.round(repeatMm / usualRepeatMm[weave]))) : 1
+function WeavePattern({ id, look, scale }: Required<ClothPatternProps>) {
+  const { colour, weave, repeatMm, acrossMm } = look
+  const [wide, high] = [acrossMm * scale, repeatMm * scale]
+  const [across, along] = [countOf(weave, acrossMm), countOf(weave, repeatMm)]
   return (
-    <pattern id={id} width={side} height={side} patternUnits="userSpaceOnUse">
-      <rect width={side} height={side} fill={colour} />
-      <g transform={`scale(${side / (8 * count)})`} opacity={weave === 'plain' ? 0.15 : 0.45}>
-        {motifsOf(count).map(({ x, y, turn }) => (
+    <pattern id={id} width={wide} height={high} patternUnits="userSpaceOnUse">
+      <rect width={wide} height={high} fill={colour} />
+      <g
+        transform={`scale(${wide / (8 * across)} ${high / (8 * along)})`}
+        opacity={weave === 'plain' ? 0.15 : 0.45}
+      >
+        {motifsOf(across, along).map(({ x, y, turn }) => (
           <g key={`${x} ${y}`} transform={`translate(${8 * x} ${8 * y}) rotate(${turn} 4 4)`}>
             <WeaveMarks weave={weave} ink={isDark(colour) ? '#ffffff' : '#1c2b35'} />
           </g>
@@ -36,16 +40,18 @@ function WeavePattern({ id, look: { colour, weave, repeatMm }, scale }: Required
   )
 }
 
-/** A print whose repeat is long has several motifs in it, of the size that they usually have. */
-function isScattered(weave: Weave): boolean {
-  return weave === 'sprigs' || weave === 'stars' || weave === 'dots'
+/** A print whose repeat is long has several motifs in it, of about the size that they usually have. */
+function countOf(weave: Weave, repeatMm: number): number {
+  const isScattered = weave === 'sprigs' || weave === 'stars' || weave === 'dots'
+  return isScattered ? Math.min(6, Math.max(1, Math.round(repeatMm / usualRepeatMm[weave]))) : 1
 }
 
 /** Each a little otherwise turned than its neighbours, so that only the whole comes again. */
-function motifsOf(count: number) {
-  return Array.from({ length: count * count }, (_, index) => {
-    const [x, y] = [index % count, Math.floor(index / count)]
-    return { x, y, turn: count === 1 ? 0 : 18 * (((5 * x + 3 * y) % count) - (count - 1) / 2) }
+function motifsOf(across: number, along: number) {
+  const most = Math.max(across, along)
+  return Array.from({ length: across * along }, (_, index) => {
+    const [x, y] = [index % across, Math.floor(index / across)]
+    return { x, y, turn: most === 1 ? 0 : 18 * (((5 * x + 3 * y) % most) - (most - 1) / 2) }
   })
 }
 

@@ -25,6 +25,13 @@ describe('how a cloth looks', () => {
     expect(lookOf(row('Larch', { unit: 'cm', stock: { repeat: '3' } })).repeatMm).to.equal(30)
     expect(lookOf(row('Larch', { stock: { weave: 'stripes' } })).repeatMm).to.equal(10)
     expect(lookOf(row('Larch', { stock: { repeat: '1 2 3' } })).repeatMm).to.equal(2)
+    // across the same, unless it is said
+    const sides = (stock: object) => {
+      const { repeatMm, acrossMm } = lookOf(row('Larch', { unit: 'mm', stock }))
+      return [repeatMm, acrossMm]
+    }
+    expect(sides({ repeat: '30' })).to.deep.equal([30, 30])
+    expect(sides({ repeat: '30', repeatAcross: '45' })).to.deep.equal([30, 45])
   })
 
   it('is its picture once that has a scale, and only that picture', () => {

@@ -5,6 +5,8 @@ import {
   toMm,
   type MaterialRow,
   type ScaledPhoto,
+  type Stock,
+  type Unit,
   type Weave,
 } from '@snowdrift/core'
 
@@ -14,8 +16,10 @@ export interface ClothLook {
   readonly key: string
   readonly colour: string
   readonly weave: Weave
-  /** How often the weave or print comes again, both ways. */
+  /** How often the weave or print comes again along the cloth. */
   readonly repeatMm: number
+  /** The same across it. */
+  readonly acrossMm: number
   readonly photo: (ScaledPhoto & { readonly href: string }) | undefined
 }
 
@@ -34,15 +38,26 @@ export const usualRepeatMm: Readonly<Record<Weave, number>> = {
 export function lookOf(row: MaterialRow): ClothLook {
   const { id, version, swatch, stock, unit, picture } = row
   const weave = stock.weave ?? 'plain'
-  const read = stock.repeat === undefined ? undefined : readLength(stock.repeat, unit, anyRepeat)
+  const { along, across } = repeatOfStock(stock, unit)
+  const repeatMm = along === undefined ? usualRepeatMm[weave] : toMm(along)
   const photo = scaledPhotoOf(row, unit)
   return {
     key: `${id}-${version}`,
     colour: swatch,
     weave,
-    repeatMm: read?.ok ? toMm(read.length) : usualRepeatMm[weave],
+    repeatMm,
+    acrossMm: across === undefined ? repeatMm : toMm(across),
     photo: photo && { ...photo, href: pictureOf(id, picture) },
   }
+}
+
+/** How often the print comes again, as far as the stash says it. */
+export function repeatOfStock({ repeat, repeatAcross }: Stock, unit: Unit) {
+  const read = (typed: string | number | undefined) => {
+    const length = typed === undefined ? undefined : readLength(typed, unit, anyRepeat)
+    return length?.ok ? length.length : undefined
+  }
+  return { along: read(repeat), across: read(repeatAcross) }
 }
 
 const anyRepeat = { min: mm(1), max: mm(100_000) }

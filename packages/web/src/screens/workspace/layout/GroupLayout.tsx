@@ -25,6 +25,7 @@ import { useCover } from '../cover-context'
 import { CutSteps } from './CutSteps'
 import type { GroupJob } from './group-job'
 import { nameJob, namesIn } from './sheet-names'
+import { PrintMeetings } from './PrintMeetings'
 import { followLayout, isLayoutOf } from './sheet-of'
 import { Sheets } from './Sheets'
 import { SheetPicture, type Move } from './SheetPicture'
@@ -116,6 +117,7 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
   return (
     <div className="grid gap-3">
       <Summary group={group} layout={layout} request={request} />
+      <PrintMeetings job={job} request={request} layout={layout} cutting={cutting} />
       {checkTurnedCard(group, layout).map(finding => (
         <FindingNote key={finding.about} finding={finding} unit={unit} />
       ))}

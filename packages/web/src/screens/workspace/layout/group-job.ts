@@ -3,6 +3,8 @@ import {
   cutFrom,
   groupPieces,
   layoutRequestOf,
+  matchesOf,
+  meetingsIn,
   mm,
   readLength,
   sheetToBuy,
@@ -12,9 +14,11 @@ import {
   type LayoutRequest,
   type Length,
   type MaterialRow,
+  type PrintMeeting,
   type StashPieceRow,
   type Unit,
 } from '@snowdrift/core'
+import { repeatOfStock } from '../../../views/cloth/look'
 import { usualCloth } from '../../../views/cloth-words'
 import { pinsOf, sourceOf, type Source } from './sources'
 
@@ -23,6 +27,10 @@ export interface GroupJob {
   readonly group: CuttingGroup
   readonly source: Source
   readonly request: LayoutRequest | undefined
+  /** Where the print could run on, whether it is asked for or not. */
+  readonly meetings: readonly PrintMeeting[]
+  /** Whether the stash says how often the print comes again. */
+  readonly hasRepeat: boolean
 }
 
 /** What there is to cut from. */
@@ -50,15 +58,19 @@ export function groupJobs(
   return groupPieces(covers).map(gathered => {
     const source = sourceOf(gathered, plan, materials, pieces)
     const group = source.material ? cutFrom(gathered, source.material.material) : gathered
+    const repeat = repeatOfSource(source)
+    const chosen = (plan.matches ?? []).filter(match => match.group === group.key)
     const request = layoutRequestOf(group, {
       cuts: plan.cuts,
       unit: terms.unit,
       sheets: source.sheets,
       ...(source.settings.buy && whatToBuy(group, source, terms)),
       pins: pinsOf(group, plan),
+      matches: matchesOf(group, covers, chosen, repeat),
       budgetMs: terms.budgetMs,
     })
-    return { group, source, request }
+    const hasRepeat = repeat.along !== undefined || repeat.across !== undefined
+    return { group, source, request, meetings: meetingsIn(group, covers), hasRepeat }
   })
 }
 
@@ -76,6 +88,17 @@ export function jobsToLay(
 function whatToBuy(group: CuttingGroup, source: Source, terms: Terms) {
   if (comesInSheets(group.role)) return { buySheet: sheetToBuy(group, source.settings.sheet) }
   return { buyWidth: widthToBuy(source, terms) }
+}
+
+/** How often the print comes again. A print that is drawn has one repeat both ways, unless it says two. */
+function repeatOfSource({ material }: Source) {
+  if (!material) return {}
+  const { along, across } = repeatOfStock(material.stock, material.unit)
+  return { along, across: across ?? (isDrawn(material) ? along : undefined) }
+}
+
+function isDrawn({ stock, picture }: MaterialRow): boolean {
+  return stock.photo === undefined && picture === 0
 }
 
 /** The width of cloth to buy: the one typed, else that of the material, else what is usual. */

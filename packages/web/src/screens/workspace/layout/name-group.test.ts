@@ -8,6 +8,7 @@ const pieces = (...names: readonly string[]): CuttingGroup['pieces'] =>
     label: piece,
     coverId: '',
     piece,
+    copy: 1,
     width: zero,
     height: zero,
     turn: 'none',

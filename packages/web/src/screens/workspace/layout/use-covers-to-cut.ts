@@ -1,4 +1,4 @@
-import type { CoverFile, CoverToCut } from '@snowdrift/core'
+import { printPlaces, type CoverFile, type CoverToCut } from '@snowdrift/core'
 import { useMemo } from 'react'
 import { useCoversByIdQuery } from '../../../api/api'
 import { plannedOf, type Planned } from '../../../views/planned'
@@ -24,7 +24,8 @@ export function useCoversToCut(
         const own = id === ownId ? planned : row && plannedOf(row.file)
         const name = (id === ownId ? file.name : row?.file.name) ?? ''
         if (!own?.plan || !own.cover) return []
-        return [{ id, name, pieces: own.plan.pieces, stack: own.cover.stack, cutFrom: own.cover.cutFrom }]
+        const { stack, cutFrom } = own.cover
+        return [{ id, name, pieces: own.plan.pieces, stack, cutFrom, places: printPlaces(own.plan) }]
       }),
     [coverIds, rows, ownId, file, planned],
   )
