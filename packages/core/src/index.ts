@@ -49,15 +49,18 @@ export {
   pieceSources,
   readStashPieceBody,
   avoidedOnStashPiece,
+  marksOnStashPiece,
   sizeOfStashPiece,
   stashEventRow,
   stashPieceColumns,
   stashPieceRow,
   weaves,
+  type ClothMark,
   type PieceSource,
   type StashEventKind,
   type StashEventRow,
   scaledPhotoOf,
+  type TypedMark,
   type TypedPlace,
   type StashPieceBody,
   type StashPieceRow,
@@ -218,6 +221,8 @@ export { readLayoutRequest } from './file/layout-request.js'
 export * from './nest/index.js'
 export { cutFrom, groupPieces, type CoverToCut, type CuttingGroup } from './cutting/group.js'
 export { matchesOf, meetingsIn, type PrintMeeting } from './cutting/meetings.js'
+export * from './cutting/showing.js'
+export { markKinds, type MarkKind } from './file/avoided-place.js'
 export { printPlaces } from './cutting/print-places.js'
 export { needNotions, weighNotions, type NotionStock } from './cutting/notions.js'
 export type { ShopOffer } from './cutting/offer.js'

@@ -104,7 +104,15 @@ describe('a write that is sent again', function () {
     const broken = await repositories
       .together(async ({ materials, stash }) => {
         const [row] = await materials.createAll(ours, [materialBody, materialBody])
-        const piece = { source: 'remnant', width: '1', length: '2', count: 1, note: '', avoid: [] } as const
+        const piece = {
+          source: 'remnant',
+          width: '1',
+          length: '2',
+          count: 1,
+          note: '',
+          avoid: [],
+          marks: [],
+        } as const
         await stash.addAll(ours, [{ materialId: row?.id ?? '', pieces: [piece] }])
         throw new Error('killed')
       })

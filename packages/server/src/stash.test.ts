@@ -46,7 +46,15 @@ describe('the stash', function () {
     const workshop = await ensureWorkshop(app().database.models, `large-${randomUUID()}`, randomUUID)
     const { materials, stash } = app().repositories
     const { id } = await materials.create(workshop, materialBody)
-    const piece = { source: 'remnant', width: '500', length: '700', count: 1, note: '', avoid: [] } as const
+    const piece = {
+      source: 'remnant',
+      width: '500',
+      length: '700',
+      count: 1,
+      note: '',
+      avoid: [],
+      marks: [],
+    } as const
     await stash.addAll(workshop, [{ materialId: id, pieces: Array<typeof piece>(count).fill(piece) }])
     return { workshop, pieces: await listAll(page => stash.list(workshop, page)) }
   }
@@ -89,6 +97,24 @@ describe('the stash', function () {
     expect((await piecesOf(material))[0]).to.include({ version: 1 })
     expect((await put([place('24 cm')])).status).to.equal(200)
     expect((await piecesOf(material))[0]).to.deep.include({ version: 2, avoid: [place('24 cm')] })
+  })
+
+  it('keeps what is to be seen of a piece, and refuses a mark that lies beside it or has no name', async () => {
+    const material = await createMaterial()
+    const { id } = await addPiece(material, '50 cm', '70 cm')
+    const put = (marks: unknown) =>
+      app().request('PUT', `/api/stash/pieces/${id}`, {
+        body: { source: 'remnant', width: '50 cm', length: '70 cm', marks },
+        ...ifMatch(1),
+      })
+    const hut = { name: 'hut', what: 'motif', x: '10 cm', y: '5 cm', width: '8 cm', height: '6 cm' }
+    expect((await put([{ ...hut, y: '70 cm' }])).body.detail).to.contain(
+      'marks[0].y: The piece ends at 700 mm; found a mark that begins at 700 mm.',
+    )
+    expect((await put([{ ...hut, name: ' ' }])).status).to.equal(422)
+    expect((await put([{ ...hut, what: 'stain' }])).status).to.equal(422)
+    expect((await put([hut])).status).to.equal(200)
+    expect((await piecesOf(material))[0]).to.deep.include({ version: 2, marks: [hut] })
   })
 
   it('refuses a piece without a size, with one that cannot be read, or of no material', async () => {

@@ -2,7 +2,13 @@ import { expect } from 'chai'
 import { inches, mm } from '../length/length.js'
 import { readMaterialBody } from './rows.js'
 import { readCuttingBody } from './cuttings.js'
-import { avoidedOnStashPiece, readStashPieceBody, scaledPhotoOf, sizeOfStashPiece } from './stash.js'
+import {
+  avoidedOnStashPiece,
+  marksOnStashPiece,
+  readStashPieceBody,
+  scaledPhotoOf,
+  sizeOfStashPiece,
+} from './stash.js'
 
 const id = '5f0f3d1e-8f59-4d2c-9f3a-2f1f2f3f4f5f'
 type Read = {
@@ -24,6 +30,7 @@ describe('a piece of the stash', () => {
       count: 1,
       note: '',
       avoid: [],
+      marks: [],
     })
   })
 
@@ -125,6 +132,28 @@ describe('the scale of a picture', () => {
     const all = { left: 0.5, right: 0.5, top: 0, bottom: 0 }
     expect(complaint(scaled({ crop: all }))).to.match(/nothing is left of the picture/)
     expect(complaint(scaled({ crop: { ...all, right: 0.4 } }))).to.equal('none')
+  })
+})
+
+describe('marks on a piece', () => {
+  const hut = { name: 'hut', what: 'motif' as const, x: '2', y: '3', width: '4', height: '5' }
+  const piece = (marks: unknown) =>
+    readStashPieceBody('in')({ source: 'remnant', width: '20', length: '30', marks })
+
+  it('are kept as they were typed, and read in the unit of the material', () => {
+    const read = piece([hut])
+    expect(read.ok && read.value.marks).to.deep.equal([hut])
+    expect(marksOnStashPiece({ marks: [hut] }, 'cm')).to.deep.equal([
+      { name: 'hut', what: 'motif', x: mm(20), y: mm(30), width: mm(40), height: mm(50) },
+    ])
+  })
+
+  it('are left out where they no longer read, and refused beside the piece', () => {
+    expect(marksOnStashPiece({ marks: [{ ...hut, x: 'here' }] }, 'in')).to.deep.equal([])
+    expect(complaint(piece([{ ...hut, x: '20' }]))).to.equal(
+      'marks[0].x: The piece ends at 20 in; found a mark that begins at 20 in.',
+    )
+    expect(complaint(piece([{ ...hut, name: '' }]))).to.match(/^marks\[0\]\.name: /)
   })
 })
 

@@ -1,5 +1,11 @@
 import { z } from 'zod'
-import { avoidedPlacesSchema, checkAvoidedPlaces } from '../file/avoided-place.js'
+import {
+  avoidedPlacesSchema,
+  checkAvoidedPlaces,
+  markedPlacesSchema,
+  markKinds,
+  type MarkKind,
+} from '../file/avoided-place.js'
 import type { ReadResult } from '../file/check.js'
 import type { Issue } from '../file/issue.js'
 import { lengthInput, typedLength } from '../length/length-input.js'
@@ -85,6 +91,9 @@ const sizeColumn = typedColumn('json', typedLength.nullable(), unit =>
 const typedPlace = z.strictObject({ x: typedLength, y: typedLength, width: typedLength, height: typedLength })
 export type TypedPlace = z.infer<typeof typedPlace>
 
+const typedMark = typedPlace.extend({ name: z.string(), what: z.enum(markKinds) })
+export type TypedMark = z.infer<typeof typedMark>
+
 /** One piece in the stash. What is counted has neither width nor length; cord and zips have a length only. */
 export const stashPieceColumns = {
   materialId: ourColumn('uuid', z.uuid()),
@@ -95,6 +104,10 @@ export const stashPieceColumns = {
   /** Places that no piece may cover: a stain, a worn part, a seam. From the beginning of the piece, its left edge. */
   avoid: typedColumn('json', z.array(typedPlace).readonly().default([]), unit =>
     asTyped(avoidedPlacesSchema(unit).readonly()).default([]),
+  ),
+  /** What is to be seen: a motif, a printed border, a ready fold; a piece can be laid by it. */
+  marks: typedColumn('json', z.array(typedMark).readonly().default([]), unit =>
+    asTyped(markedPlacesSchema(unit).readonly()).default([]),
   ),
   /** What to mind: seams and pockets of a garment, a stain, the shelf it lies on. */
   note: typedColumn('text', z.string().max(300), () => z.string().max(300).default('')),
@@ -127,8 +140,12 @@ export function readStashPieceBody(unit: Unit): (input: unknown) => ReadResult<S
 
 function checkAvoided(piece: StashPieceBody, unit: Unit): readonly Issue[] {
   const size = sizeOfStashPiece(piece, unit)
-  const places = avoidedOnStashPiece(piece, unit)
-  return size ? checkAvoidedPlaces(places, { name: 'The piece', ...size }, 'avoid', unit) : []
+  if (!size) return []
+  const ground = { name: 'The piece', ...size }
+  return [
+    ...checkAvoidedPlaces(avoidedOnStashPiece(piece, unit), ground, 'avoid', unit),
+    ...checkAvoidedPlaces(marksOnStashPiece(piece, unit), ground, 'marks', unit, 'a mark'),
+  ]
 }
 
 /** The places of a piece that are to be avoided; what no longer reads is left out. */
@@ -138,6 +155,21 @@ export function avoidedOnStashPiece(
 ): readonly AvoidedPlace[] {
   const read = avoidedPlacesSchema(unit).element
   return avoid.flatMap(place => read.safeParse(place).data ?? [])
+}
+
+/** A place of a cloth that is to be seen on the cover. */
+export interface ClothMark extends AvoidedPlace {
+  readonly name: string
+  readonly what: MarkKind
+}
+
+/** The marks of a piece; what no longer reads is left out. */
+export function marksOnStashPiece(
+  { marks }: Pick<StashPieceBody, 'marks'>,
+  unit: Unit,
+): readonly ClothMark[] {
+  const read = markedPlacesSchema(unit).element
+  return marks.flatMap(mark => read.safeParse(mark).data ?? [])
 }
 
 /** The size of a piece in the stash; undefined where it is a notion, or its stored text no longer reads. */

@@ -93,6 +93,22 @@ describe('where the print could run on', () => {
     ).to.be.closeTo(0.25, 0.0001)
   })
 
+  it('shows in the panels of a piece, which lie in it as they lie on the cover', () => {
+    const { places = [] } = coverToCut({})
+    const windows = (name: string) =>
+      places.find(({ piece, copy }) => `${piece} ${copy}` === name)?.windows.map(window => window.name)
+    expect(windows('outer 1')).to.deep.equal(['back', 'spine', 'front'])
+    expect(windows('flap 1')).to.deep.equal(['back flap'])
+    expect(windows('flap 2')).to.deep.equal(['front flap'])
+    const { strip } = planOf({})
+    const [outer] = places
+    const spine = outer?.windows[1]
+    // The flap and the back lie to the left of the spine, on the strip and on the piece.
+    const left = toMm(strip.panels[0]?.width ?? zero) + toMm(strip.panels[1]?.width ?? zero)
+    expect(toMm(spine?.x ?? zero) + toMm(outer?.x ?? zero)).to.be.closeTo(left, 0.001)
+    expect(toMm(spine?.y ?? zero)).to.be.closeTo(-toMm(outer?.y ?? zero), 0.001)
+  })
+
   it('is nowhere inside, and not between cloths', () => {
     const inside = coverToCut({ extras: [{ type: 'pocket-patch' }] })
     expect(pairsOf(inside)).to.deep.equal(['outer 1 – flap 1', 'outer 1 – flap 2'])

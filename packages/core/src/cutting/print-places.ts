@@ -1,5 +1,5 @@
-import type { Strip, StripArea, StripShape } from '../families/strip.js'
-import { add, ofTicks, scale, subtract, type Length } from '../length/length.js'
+import { placePanels, type Strip, type StripArea, type StripShape } from '../families/strip.js'
+import { add, ofTicks, scale, subtract, zero, type Length } from '../length/length.js'
 import type { Piece } from '../piece/piece.js'
 import type { Plan } from '../plan/plan.js'
 
@@ -8,6 +8,17 @@ export interface PrintPlace {
   readonly piece: string
   /** From 1. */
   readonly copy: number
+  readonly x: Length
+  readonly y: Length
+  readonly width: Length
+  readonly height: Length
+  /** What of it is seen once it is made: its panels, or what of a pocket is outside. */
+  readonly windows: readonly PrintWindow[]
+}
+
+/** A part of a piece, from the corner of the piece as it is cut. */
+export interface PrintWindow {
+  readonly name: string
   readonly x: Length
   readonly y: Length
   readonly width: Length
@@ -23,13 +34,35 @@ export function printPlaces({ strip, pieces, settled }: Pick<Plan, 'strip' | 'pi
   const panels = strip.cutPieces.flatMap((area, index) => {
     const piece = known.get(area.piece)
     const copy = strip.cutPieces.slice(0, index).filter(other => other.piece === area.piece).length + 1
-    return piece && copy <= piece.count ? [placeOf(piece, copy, cornerOfPanel(area, piece))] : []
+    return piece && copy <= piece.count ? [boxOf(piece, copy, cornerOfPanel(area, piece))] : []
   })
-  return [...panels, ...flapPlaces(strip, pieces, panels, settled.seam), ...pocketPlaces(strip, known)]
+  const onStrip = [...panels, ...flapPlaces(strip, pieces, panels, settled.seam)]
+  return [
+    ...onStrip.map((box): PrintPlace => ({ ...box, windows: panelsWithin(box, strip) })),
+    ...pocketPlaces(strip, known),
+  ]
 }
 
-function placeOf(piece: Piece, copy: number, [x, y]: readonly [Length, Length]): PrintPlace {
+type PlaceBox = Omit<PrintPlace, 'windows'>
+
+function boxOf(piece: Piece, copy: number, [x, y]: readonly [Length, Length]): PlaceBox {
   return { piece: piece.id, copy, x, y, width: piece.width.cut, height: piece.height.cut }
+}
+
+/** The panels whose middle lies on a piece; of those beside it only what its seams take lies on it. */
+function panelsWithin({ x, y, width }: PlaceBox, strip: Strip): readonly PrintWindow[] {
+  return placePanels(strip.panels)
+    .filter(panel => {
+      const middle = panel.x + panel.width / 2
+      return panel.width > zero && middle > x && middle < x + width
+    })
+    .map(panel => ({
+      name: panel.name,
+      x: subtract(panel.x, x),
+      y: subtract(zero, y),
+      width: panel.width,
+      height: strip.height,
+    }))
 }
 
 /** A panel that is cut larger and trimmed lies in the middle of what it is trimmed to. */
@@ -44,17 +77,17 @@ function cornerOfPanel({ at: [x, y], width, height }: StripArea, piece: Piece): 
 function flapPlaces(
   strip: Strip,
   pieces: readonly Piece[],
-  panels: readonly PrintPlace[],
+  panels: readonly PlaceBox[],
   seam: Length,
-): readonly PrintPlace[] {
+): readonly PlaceBox[] {
   const [body, ...more] = panels
   const flap = pieces.find(({ part, role, count }) => part === 'flap' && role === 'outer' && count === 2)
   if (!body || more.length > 0 || !flap || !hasSeams(strip)) return []
   const overlap = scale(seam, 2)
   const y = add(body.y, half(subtract(body.height, flap.height.cut)))
   return [
-    placeOf(flap, 1, [subtract(add(body.x, overlap), flap.width.cut), y]),
-    placeOf(flap, 2, [subtract(add(body.x, body.width), overlap), y]),
+    boxOf(flap, 1, [subtract(add(body.x, overlap), flap.width.cut), y]),
+    boxOf(flap, 2, [subtract(add(body.x, body.width), overlap), y]),
   ]
 }
 
@@ -65,9 +98,11 @@ function hasSeams({ lines }: Strip): boolean {
 function pocketPlaces({ shapes }: Strip, known: ReadonlyMap<string, Piece>): readonly PrintPlace[] {
   return shapes.flatMap(shape => {
     const piece = known.get(shape.piece)
-    return piece && shape.under && shape.face === 'outside'
-      ? [placeOf(piece, 1, cornerOfPocket(shape, shape.under, piece))]
-      : []
+    if (!piece || !shape.under || shape.face !== 'outside') return []
+    const box = boxOf(piece, 1, cornerOfPocket(shape, shape.under, piece))
+    const { at, width, height, name } = shape
+    const seen = { name, x: subtract(at[0], box.x), y: subtract(at[1], box.y), width, height }
+    return [{ ...box, windows: [seen] }]
   })
 }
 

@@ -13,6 +13,18 @@ export function avoidedPlacesSchema(unit: Unit) {
   return z.array(z.strictObject({ x: place, y: place, width: side, height: side })).max(limits.avoided)
 }
 
+/** The marks of one cloth, likewise. */
+export function markedPlacesSchema(unit: Unit) {
+  const { element } = avoidedPlacesSchema(unit)
+  return z
+    .array(element.extend({ name: z.string().trim().min(1).max(40), what: z.enum(markKinds) }))
+    .max(limits.avoided)
+}
+
+/** What a maker marks on a cloth to be seen: a motif, a printed border, a fold that is there already. */
+export const markKinds = ['motif', 'border', 'fold'] as const
+export type MarkKind = (typeof markKinds)[number]
+
 interface Ground {
   readonly name: string
   readonly width: Length
@@ -28,6 +40,7 @@ export function checkAvoidedPlaces(
   { name, width, length }: Ground,
   path: string,
   unit: Unit,
+  what = 'a place to avoid',
 ): readonly Issue[] {
   const say = (at: Length) => formatLength(at, unit, { finest: 16 })
   return places.flatMap(({ x, y }, index) =>
@@ -36,7 +49,7 @@ export function checkAvoidedPlaces(
       ...(length !== undefined && y >= length ? [{ side: 'y', edge: length, from: y }] : []),
     ].map(({ side, edge, from }) => ({
       path: `${path}[${index}].${side}`,
-      message: `${name} ends at ${say(edge)}; found a place to avoid that begins at ${say(from)}.`,
+      message: `${name} ends at ${say(edge)}; found ${what} that begins at ${say(from)}.`,
     })),
   )
 }

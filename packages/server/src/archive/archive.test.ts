@@ -198,6 +198,7 @@ describe('the archive of a workshop', function () {
       count: 1,
       note: '',
       avoid: [{ x: '1', y: '2 in', width: '1', height: 3 }],
+      marks: [{ name: 'hut', what: 'motif', x: '1', y: '2 in', width: '1', height: 3 }],
     })
     await repositories.stash.reserve(workshop, cover.id, [{ id: piece?.id ?? '', version: 1 }])
     await repositories.things.remove(workshop, thing.id, 1)

@@ -1,6 +1,7 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
 import { Umzug } from 'umzug'
 import type { Migration } from './migrations/migration.js'
+import * as marks from './migrations/012-marks.js'
 import * as avoided from './migrations/011-avoided-places.js'
 import * as log from './migrations/010-log.js'
 import * as shares from './migrations/009-shares.js'
@@ -25,6 +26,7 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['009-shares', shares],
   ['010-log', log],
   ['011-avoided-places', avoided],
+  ['012-marks', marks],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

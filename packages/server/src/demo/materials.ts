@@ -124,11 +124,11 @@ function notion(
 }
 
 function piece(source: StashPieceBody['source'], width: string, length: string, note = ''): StashPieceBody {
-  return { source, width, length, count: 1, note, avoid: [] }
+  return { source, width, length, count: 1, note, avoid: [], marks: [] }
 }
 
 function reel(length: string | null, count = 1): StashPieceBody {
-  return { source: 'notion', width: null, length, count, note: '', avoid: [] }
+  return { source: 'notion', width: null, length, count, note: '', avoid: [], marks: [] }
 }
 
 function inside(

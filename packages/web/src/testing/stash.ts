@@ -34,6 +34,7 @@ export function stashPiece(
     count: 1,
     note: '',
     avoid: [],
+    marks: [],
     state: 'free',
     coverId: null,
     ...changes,

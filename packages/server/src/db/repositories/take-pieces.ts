@@ -137,7 +137,14 @@ function pairUp(pieces: readonly StashPieceRow[], chosen: readonly CutPiece[]): 
     return {
       piece,
       count,
-      leftOvers: leftOvers.map(sides => ({ source: 'left-over', count: 1, note: '', avoid: [], ...sides })),
+      leftOvers: leftOvers.map(sides => ({
+        source: 'left-over',
+        count: 1,
+        note: '',
+        avoid: [],
+        marks: [],
+        ...sides,
+      })),
     }
   })
 }

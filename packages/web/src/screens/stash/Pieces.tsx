@@ -120,7 +120,15 @@ function NewPiece({ row, unit }: { readonly row: MaterialRow; readonly unit: Uni
   const [count, setCount] = useState<number>()
   const [note, setNote] = useState('')
   const take = async () => {
-    const body = { source, width: width ?? null, length: length ?? null, count: count ?? 1, note, avoid: [] }
+    const body = {
+      source,
+      width: width ?? null,
+      length: length ?? null,
+      count: count ?? 1,
+      note,
+      avoid: [],
+      marks: [],
+    }
     const added = await add({ materialId: row.id, body })
     if (added.error) return
     setWidth(undefined)

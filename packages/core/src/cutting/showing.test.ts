@@ -1,0 +1,83 @@
+import { expect } from 'chai'
+import fc from 'fast-check'
+import type { ClothMark } from '../api/stash.js'
+import { inches, toInches, type Length } from '../length/length.js'
+import type { PrintWindow } from './print-places.js'
+import { cornerToShow, cutOffOf, overEdges, standings, usualStanding } from './showing.js'
+
+/** In inches: from the corner of the piece. */
+const front: PrintWindow = { name: 'Front', x: inches(8), y: inches(1), width: inches(6), height: inches(9) }
+const mark = (what: ClothMark['what'], x: number, y: number, width: number, height: number): ClothMark => ({
+  name: 'it',
+  what,
+  x: inches(x),
+  y: inches(y),
+  width: inches(width),
+  height: inches(height),
+})
+const hut = mark('motif', 20, 30, 4, 3)
+const inInches = <Side extends string>(sides: Readonly<Record<Side, Length>>) =>
+  Object.fromEntries(Object.entries<Length>(sides).map(([name, length]) => [name, toInches(length)]))
+
+describe('what of a cloth is shown', () => {
+  it('stands in the middle of a window, or along one of its edges', () => {
+    // The hut’s middle is at 22 and 31 ½; the window’s at 8 + 3 = 11 and 1 + 4 ½ = 5 ½ from the corner.
+    expect(inInches(cornerToShow(front, hut, 'middle'))).to.deep.equal({ x: 11, y: 26 })
+    // Foot on foot: 33 - 10 = 23; head on head: 30 - 1 = 29.
+    expect(inInches(cornerToShow(front, hut, 'foot'))).to.deep.equal({ x: 11, y: 23 })
+    expect(inInches(cornerToShow(front, hut, 'head'))).to.deep.equal({ x: 11, y: 29 })
+    // Left on left: 20 - 8 = 12; right on right: 24 - 14 = 10.
+    expect(inInches(cornerToShow(front, hut, 'left'))).to.deep.equal({ x: 12, y: 26 })
+    expect(inInches(cornerToShow(front, hut, 'right'))).to.deep.equal({ x: 10, y: 26 })
+  })
+
+  it('moves as the mark does, whatever it is and wherever it stands', () => {
+    const place = fc.integer({ min: 0, max: 400 }).map(eighths => eighths / 8)
+    fc.assert(
+      fc.property(place, place, place, fc.constantFrom(...standings), (x, y, by, standing) => {
+        const before = cornerToShow(front, mark('motif', x, y, 4, 3), standing)
+        const after = cornerToShow(front, mark('motif', x + by, y + 2 * by, 4, 3), standing)
+        expect(toInches(after.x) - toInches(before.x)).to.be.closeTo(by, 1e-3)
+        expect(toInches(after.y) - toInches(before.y)).to.be.closeTo(2 * by, 1e-3)
+      }),
+    )
+  })
+
+  it('is a motif in the middle, a border along the edge that it runs to, a fold where the piece is folded', () => {
+    expect(usualStanding(hut)).to.equal('middle')
+    expect(usualStanding(mark('border', 0, 40, 42, 3))).to.equal('foot')
+    expect(usualStanding(mark('border', 39, 0, 3, 40))).to.equal('right')
+    expect(usualStanding(mark('fold', 20, 0, 0.1, 40))).to.equal('middle')
+  })
+
+  it('is cut off where a motif is larger than the window, not where a border or a fold is', () => {
+    expect(inInches(cutOffOf(front, mark('motif', 0, 0, 7, 9.5)))).to.deep.equal({ width: 1, height: 0.5 })
+    expect(inInches(cutOffOf(front, hut))).to.deep.equal({ width: 0, height: 0 })
+    expect(inInches(cutOffOf(front, mark('border', 0, 0, 42, 3)))).to.deep.equal({ width: 0, height: 0 })
+  })
+
+  it('may lie so near an edge that the piece would go over it', () => {
+    const piece = { width: inches(16), height: inches(11) }
+    const ground = { width: inches(42), length: inches(20) }
+    expect(inInches(overEdges({ x: inches(-2), y: inches(12) }, piece, ground))).to.deep.equal({
+      left: 2,
+      right: 0,
+      head: 0,
+      foot: 3,
+    })
+    expect(inInches(overEdges({ x: inches(27), y: inches(-1) }, piece, ground))).to.deep.equal({
+      left: 0,
+      right: 1,
+      head: 1,
+      foot: 0,
+    })
+    // Cloth off the bolt has no end.
+    const bolt = { width: inches(42) }
+    expect(inInches(overEdges({ x: inches(0), y: inches(900) }, piece, bolt))).to.deep.equal({
+      left: 0,
+      right: 0,
+      head: 0,
+      foot: 0,
+    })
+  })
+})

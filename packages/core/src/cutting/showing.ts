@@ -1,0 +1,83 @@
+import type { ClothMark } from '../api/stash.js'
+import { longest, ofTicks, subtract, zero, type Length } from '../length/length.js'
+import type { CoverToCut, GroupPiece } from './group.js'
+import type { PrintWindow } from './print-places.js'
+
+/** Where in a window a mark comes to lie: in its middle, or along one of its edges. */
+export const standings = ['middle', 'foot', 'head', 'left', 'right'] as const
+export type Standing = (typeof standings)[number]
+
+/** The windows of a piece in which something can be shown; the last is the whole of it as it is cut. */
+export function windowsOf(
+  { coverId, piece, copy, width, height }: GroupPiece,
+  covers: readonly CoverToCut[],
+): readonly PrintWindow[] {
+  const cover = covers.find(({ id }) => id === coverId)
+  const place = cover?.places?.find(candidate => candidate.piece === piece && candidate.copy === copy)
+  const whole = { name: 'the whole piece', x: zero, y: zero, width, height }
+  return [...(place?.windows ?? []), whole]
+}
+
+/** A motif is shown in the middle, a border along the edge that it runs to, a fold where the piece is folded. */
+export function usualStanding({ what, width, height }: ClothMark): Standing {
+  if (what !== 'border') return 'middle'
+  return width >= height ? 'foot' : 'right'
+}
+
+interface Corner {
+  /** Less than nothing where the piece would begin before the cloth does. */
+  readonly x: Length
+  readonly y: Length
+}
+
+/** Where the corner of a piece lies on the cloth so that a mark stands in one of its windows. */
+export function cornerToShow(window: PrintWindow, mark: ClothMark, standing: Standing): Corner {
+  const middleX = mark.x + mark.width / 2 - window.x - window.width / 2
+  const middleY = mark.y + mark.height / 2 - window.y - window.height / 2
+  switch (standing) {
+    case 'middle':
+      return corner(middleX, middleY)
+    case 'foot':
+      return corner(middleX, mark.y + mark.height - window.y - window.height)
+    case 'head':
+      return corner(middleX, mark.y - window.y)
+    case 'left':
+      return corner(mark.x - window.x, middleY)
+    case 'right':
+      return corner(mark.x + mark.width - window.x - window.width, middleY)
+  }
+}
+
+/** To the nearest tick. */
+function corner(x: number, y: number): Corner {
+  return { x: ofTicks(Math.round(x)), y: ofTicks(Math.round(y)) }
+}
+
+/** By how much a motif is larger than what it is shown in; a border or a fold may go on beyond it. */
+export function cutOffOf(window: PrintWindow, { what, width, height }: ClothMark) {
+  if (what !== 'motif') return { width: zero, height: zero }
+  return {
+    width: longest(zero, subtract(width, window.width)),
+    height: longest(zero, subtract(height, window.height)),
+  }
+}
+
+interface Ground {
+  readonly width: Length
+  /** None where the cloth has no end. */
+  readonly length?: Length | undefined
+}
+
+/** How far a piece would go over each edge of its cloth. */
+export function overEdges(
+  { x, y }: Corner,
+  piece: Pick<GroupPiece, 'width' | 'height'>,
+  { width, length }: Ground,
+) {
+  return {
+    left: longest(zero, subtract(zero, x)),
+    right: longest(zero, subtract(ofTicks(x + piece.width), width)),
+    head: longest(zero, subtract(zero, y)),
+    foot: length === undefined ? zero : longest(zero, subtract(ofTicks(y + piece.height), length)),
+  }
+}
