@@ -29,7 +29,7 @@ describe('the maker’s own cloth', function () {
 
   it('has places to avoid: dragged out on its picture, measured, and taken out', async () => {
     await unfold()
-    await press(page, 'Mark what to avoid on yardage, 54 × 31\u00a0in')
+    await press(page, 'Mark what to avoid or to show on yardage, 54 × 31\u00a0in')
     const picture = await page.waitForSelector('[data-marking]')
     const box = await picture?.boundingBox()
     if (!box) throw new Error('The picture is not on the screen')

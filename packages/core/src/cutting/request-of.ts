@@ -4,7 +4,7 @@ import type { AvoidedPlace, Cloth, LayoutRequest, Match, Pin } from '../nest/req
 import { meets } from '../nest/rooms-around-pins.js'
 import type { Cuts } from '../nest/strip/search.js'
 import type { CuttingGroup } from './group.js'
-import { afterWash } from './shrink.js'
+import { afterWash, type Washing } from './shrink.js'
 
 /** A piece of cloth that there is, as it lies in the stash. */
 export interface SheetToUse {
@@ -90,6 +90,11 @@ export function layoutRequestOf(group: CuttingGroup, options: CuttingOptions): L
       }
     }),
   }
+}
+
+/** A place of a cloth as it is once that is washed. */
+export function placeAfterWash(place: AvoidedPlace, washing: Washing): AvoidedPlace {
+  return placeAfter(place, side => afterWash(side, washing))
 }
 
 /** A place draws in with the cloth that it is on. */

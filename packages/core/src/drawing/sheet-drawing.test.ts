@@ -63,6 +63,15 @@ describe('the picture of a sheet', () => {
     expect(lines(sheet).filter(({ style }) => style === 'slit')).to.deep.equal([])
   })
 
+  it('frames what is to be seen, with its name', () => {
+    const marks = [{ name: 'hut', x: inches(20), y: inches(4), width: inches(6), height: inches(3) }]
+    const drawn = drawSheet({ ...sheet, marks }).marks
+    const name = drawn.find(mark => mark.kind === 'text' && mark.text === 'hut')
+    // In its middle: 20 + 3 across, 4 + 1 ½ along.
+    expect(name?.kind === 'text' && name.at.map(toInches)).to.deep.equal([23, 5.5])
+    expect(drawSheet(sheet).marks.some(mark => mark.kind === 'text' && mark.text === 'hut')).to.equal(false)
+  })
+
   it('lights the next cut across the part in hand', () => {
     const part = { x: zero, y: inches(2), width: inches(42), height: inches(18) }
     const across = lines({ ...sheet, cut: { part, direction: 'across', at: inches(8) } }).find(

@@ -17,8 +17,14 @@ export interface SheetToDraw {
   readonly leftOvers: readonly Part[]
   /** What no piece may cover. */
   readonly avoid?: readonly Part[]
+  /** What is to be seen: a motif, a border, a ready fold. */
+  readonly marks?: readonly NamedPart[]
   /** The cut that is made next: a line across the part in hand. */
   readonly cut?: { readonly part: Part; readonly direction: 'across' | 'along'; readonly at: Length }
+}
+
+export interface NamedPart extends Part {
+  readonly name: string
 }
 
 /** Selvedges, grain and print, every piece in its place with an arrow to its top, what is left, and the next cut. */
@@ -39,6 +45,7 @@ export function drawSheet(sheet: SheetToDraw): Drawing {
       ),
       ...(sheet.avoid ?? []).flatMap(place => drawAvoided(place, sheet)),
       ...placements.flatMap(placed => drawPlaced(placed, role, sheet.labelOf(placed), margin)),
+      ...(sheet.marks ?? []).flatMap(drawMarked),
       ...nextCut(sheet),
     ],
   }
@@ -61,7 +68,10 @@ function grain({ print, length }: SheetToDraw, margin: Length): readonly Mark[] 
 }
 
 /** Crossed out, as far as it lies on the cloth. */
-function drawAvoided({ x, y, width, height }: Part, sheet: SheetToDraw): readonly Mark[] {
+export function drawAvoided(
+  { x, y, width, height }: Part,
+  sheet: Pick<SheetToDraw, 'width' | 'length'>,
+): readonly Mark[] {
   const right = shortest(add(x, width), sheet.width)
   const bottom = shortest(add(y, height), sheet.length)
   if (right <= x || bottom <= y) return []
@@ -69,6 +79,17 @@ function drawAvoided({ x, y, width, height }: Part, sheet: SheetToDraw): readonl
     rectangle([x, y], subtract(right, x), subtract(bottom, y), { style: 'slit', fill: 'missing' }),
     line([x, y], [right, bottom], 'slit'),
     line([x, bottom], [right, y], 'slit'),
+  ]
+}
+
+/** Framed, with its name inside. */
+export function drawMarked({ x, y, width, height, name }: NamedPart): readonly Mark[] {
+  return [
+    rectangle([x, y], width, height, { style: 'measure' }),
+    text([add(x, scale(width, 1 / 2)), add(y, scale(height, 1 / 2))], name, {
+      size: 'small',
+      turned: height > width * slim,
+    }),
   ]
 }
 

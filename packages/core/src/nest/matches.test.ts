@@ -113,6 +113,30 @@ describe('pieces on which the print runs on', () => {
     expect(meetingOf(small, level, ['back', 'front']).kind).to.equal('unplaced')
   })
 
+  it('lie on one piece of cloth where one takes them, and take no more than it needs', () => {
+    // A front fills what the back leaves of a short piece; but both go onto the long one: 12, on to 15, and 12 more.
+    const cloths = [cloth('short', 12, 13), cloth('long', 12, 27)]
+    const layout = lay({ cloths, pieces: [back, front], matches: [level] })
+    expect(layout.placements.map(placed => placed.cloth)).to.deep.equal(['long', 'long'])
+    expect(meetingOf(layout, level, ['back', 'front'])).to.deep.equal({ kind: 'meets' })
+    expect(faultsOf(layout, request({ cloths, pieces: [back, front] }))).to.deep.equal([])
+  })
+
+  it('go round what is pinned and to be avoided without room for a whole repeat', () => {
+    const pin = { cloth: 'strip', sheet: 1, x: inches(0), y: inches(1), turned: false }
+    const avoid = [{ x: inches(0), y: inches(14), width: inches(12), height: inches(3) }]
+    const cloths = [{ ...cloth('strip', 12, 35), avoid }]
+    const layout = lay({ cloths, pieces: [back, { ...front, pin }], matches: [level] })
+    // The back at 1 beyond whole repeats: not at 16, which is to be avoided up to 17, but at 21, up to 33.
+    expect(layout.placements.map(({ piece: id, y }) => [id, toInches(y)])).to.deep.equal([
+      ['front', 1],
+      ['back', 21],
+    ])
+    const short = [{ ...cloth('strip', 12, 32), avoid }]
+    const missed = lay({ cloths: short, pieces: [back, { ...front, pin }], matches: [level] })
+    expect(meetingOf(missed, level, ['back', 'front']).kind).to.equal('misses')
+  })
+
   it('leave the largest where it lies: it wants no room', () => {
     const asked = request({ pieces: [back, { ...front, width: inches(11) }], matches: [level] })
     expect(slackOf('front', asked)).to.deep.equal({ along: inches(0), across: inches(0) })

@@ -82,6 +82,16 @@ export type Meeting =
   | { readonly kind: 'turned'; readonly piece: string }
   | { readonly kind: 'unplaced'; readonly piece: string }
 
+/** How many pieces of all matches do not meet the first of theirs. */
+export function countMissed(layout: Layout, matches: readonly Match[]): number {
+  return matches
+    .flatMap(match => {
+      const [first, ...others] = match.pieces
+      return first ? others.map(({ piece }) => meetingOf(layout, match, [first.piece, piece])) : []
+    })
+    .filter(({ kind }) => kind !== 'meets').length
+}
+
 /** Whether the print runs on from one piece of a match to another in a layout. */
 export function meetingOf(layout: Layout, match: Match, [one, other]: readonly [string, string]): Meeting {
   const [first, second] = [firstCopy(layout.placements, one), firstCopy(layout.placements, other)]
@@ -96,7 +106,7 @@ export function meetingOf(layout: Layout, match: Match, [one, other]: readonly [
 }
 
 /** The piece that the others follow: one that is pinned, else the largest, which costs the most to move about. */
-function leaderOf({ pieces: matched }: Match, pieces: readonly LayoutPiece[]): string | undefined {
+export function leaderOf({ pieces: matched }: Match, pieces: readonly LayoutPiece[]): string | undefined {
   const known = matched.flatMap(({ piece }) => pieces.find(({ id }) => id === piece) ?? [])
   const areaOf = ({ width, height }: LayoutPiece) => width * height
   const [largest] = known.toSorted((one, other) => areaOf(other) - areaOf(one))
@@ -126,7 +136,8 @@ function missesBy(placed: Placement, leader: Placement, { pieces }: Match) {
   }
 }
 
-function forward(by: number, repeat: Length | undefined): number {
+/** How far on it is to the next repeat. */
+export function forward(by: number, repeat: Length | undefined): number {
   return repeat === undefined ? 0 : ((by % repeat) + repeat) % repeat
 }
 

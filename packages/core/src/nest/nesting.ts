@@ -1,7 +1,8 @@
 import { mm } from '../length/length.js'
 import { createRandom } from '../fit/simulation/random.js'
 import type { Layout } from './layout.js'
-import { uprightWhereMatched } from './matches.js'
+import { countMissed, uprightWhereMatched } from './matches.js'
+import { pinMatched } from './pin-matched.js'
 import { layoutOf, placesOf, usedLength, type Places } from './places.js'
 import type { LayoutRequest } from './request.js'
 import { partings, type Parting } from './rooms-around-pins.js'
@@ -40,14 +41,20 @@ interface Way {
   readonly parting: Parting
 }
 
-/** The print meets where everything has room so; else as much is laid as without it. */
+/**
+ * Pieces that match are given room for up to a repeat, or pinned to one cloth; of both ways, and of doing without, the
+ * one that lays the most, misses the least and begins the least cloth.
+ */
 function bestWay(request: LayoutRequest): Way {
   const { matches, ...loose } = request
   if (!matches || matches.length === 0) return leastWay(loose)
-  const meeting = bestOf([leastWay(uprightWhereMatched(request))])
-  if (meeting.left === 0) return meeting.way
-  const without = bestOf([leastWay(loose)])
-  return without.left < meeting.left ? without.way : meeting.way
+  const upright = uprightWhereMatched(request)
+  const tried = [upright, ...pinMatched(upright), loose].map(asked => tryWay(leastWay(asked)))
+  const [best] = tried
+    .map(one => ({ ...one, missed: one.first ? countMissed(one.first, matches) : Infinity }))
+    .toSorted((one, other) => one.left - other.left || one.missed - other.missed || one.used - other.used)
+  if (!best) throw new Error('A layout was asked for in no way')
+  return best.way
 }
 
 /**
@@ -72,6 +79,7 @@ function isInTheWay({ cloths, pieces }: LayoutRequest): boolean {
 
 interface Tried {
   readonly way: Way
+  readonly first: Layout | undefined
   /** How many pieces had no room. */
   readonly left: number
   /** Area of cloth that was begun, in square ticks. */
@@ -86,8 +94,8 @@ function bestOf(ways: readonly Way[]): Tried {
 
 function tryWay(way: Way): Tried {
   const first = firstLayout(way)
-  if (!first) return { way, left: way.asked.pieces.length, used: Infinity }
-  return { way, left: first.unplaced.length, used: areaUsed(first) }
+  if (!first) return { way, first, left: way.asked.pieces.length, used: Infinity }
+  return { way, first, left: first.unplaced.length, used: areaUsed(first) }
 }
 
 function areaUsed({ used }: Layout): number {

@@ -23,7 +23,13 @@ export const demoMaterials: readonly DemoMaterial[] = [
     '#2f3d5c',
     { thickness: '0.75 mm', stretchAlong: 0.5, stretchAcross: 1.5, stiffness: 'stiff', frays: 'much' },
     { price: 21, width: '54', weave: 'stars' },
-    [piece('yardage', '54', '31'), piece('left-over', '12', '16')],
+    [
+      {
+        ...piece('yardage', '54', '31'),
+        marks: [{ name: 'the Plough', what: 'motif', x: '25', y: '11', width: '4', height: '3' }],
+      },
+      piece('left-over', '12', '16'),
+    ],
   ),
   cloth(
     'Oatmeal linen',

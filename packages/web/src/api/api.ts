@@ -240,11 +240,11 @@ export const api = createApi({
       invalidatesTags: ['Stash', 'History'],
     }),
     changeStashPiece: build.mutation<StashPieceRow, StashPieceRow>({
-      query: ({ id, version, source, width, length, count, note, avoid }) => ({
+      query: ({ id, version, source, width, length, count, note, avoid, marks }) => ({
         url: `/stash/pieces/${id}`,
         method: 'PUT',
         headers: basedOn(version),
-        body: { source, width, length, count, note, avoid },
+        body: { source, width, length, count, note, avoid, marks } satisfies StashPieceBody,
       }),
       invalidatesTags: ['Stash', 'History'],
     }),

@@ -8,10 +8,12 @@ interface TextFieldProps {
   readonly help?: string
   /** It may be left empty. */
   readonly optional?: boolean
+  /** So many letters at most. */
+  readonly most?: number
 }
 
 /** Hands the text on when the field is left: a name is no name before it is finished. */
-export function TextField({ label, value, onChange, help, optional = false }: TextFieldProps) {
+export function TextField({ label, value, onChange, help, optional = false, most = 120 }: TextFieldProps) {
   const [text, setText] = useTyped(value)
   const leave = () => {
     if ((optional || text.trim()) && text !== value) onChange(text.trim())
@@ -24,7 +26,7 @@ export function TextField({ label, value, onChange, help, optional = false }: Te
           id={id}
           aria-describedby={describedBy}
           className={controlLook}
-          maxLength={120}
+          maxLength={most}
           value={text}
           onChange={event => setText(event.target.value)}
           onBlur={leave}

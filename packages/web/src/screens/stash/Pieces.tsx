@@ -21,7 +21,7 @@ import { Fractions } from '../../parts/Fractions'
 import { Field, controlLook } from '../../parts/Field'
 import { LengthField } from '../../parts/LengthField'
 import { SelectField } from '../../parts/SelectField'
-import { AvoidedPlaces } from './AvoidedPlaces'
+import { MarkedPlaces } from './MarkedPlaces'
 import { sayStashPiece } from '../workspace/layout/sources'
 
 const sourceWords: Readonly<Record<PieceSource, string>> = {
@@ -68,11 +68,17 @@ export function Pieces({ row, pieces, unit }: PiecesProps) {
                   – {piece.avoid.length} {piece.avoid.length === 1 ? 'place' : 'places'} to avoid
                 </span>
               )}
+              {piece.marks.length > 0 && (
+                <span className="text-sm text-soft">
+                  {' '}
+                  – to show: {piece.marks.map(({ name }) => name).join(', ')}
+                </span>
+              )}
             </span>
             {piece.source !== 'notion' && (
               <IconButton
                 icon={CircleSlash}
-                label={`Mark what to avoid on ${sayAny(piece, row.unit, unit)}`}
+                label={`Mark what to avoid or to show on ${sayAny(piece, row.unit, unit)}`}
                 onClick={() => setMarked(piece.id)}
               />
             )}
@@ -90,7 +96,7 @@ export function Pieces({ row, pieces, unit }: PiecesProps) {
         </p>
       )}
       {toMark && (
-        <AvoidedPlaces
+        <MarkedPlaces
           key={toMark.id}
           piece={toMark}
           row={row}

@@ -26,6 +26,7 @@ import { CutSteps } from './CutSteps'
 import type { GroupJob } from './group-job'
 import { nameJob, namesIn } from './sheet-names'
 import { PrintMeetings } from './PrintMeetings'
+import { ShowingChoice } from './ShowingChoice'
 import { followLayout, isLayoutOf } from './sheet-of'
 import { Sheets } from './Sheets'
 import { SheetPicture, type Move } from './SheetPicture'
@@ -154,6 +155,7 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
           onLetGo={letGo}
         />
       ))}
+      <ShowingChoice job={job} request={request} layout={layout} onMove={move} onLetGo={letGo} />
       {order.length > 0 && <CutSteps order={order} step={step} onStep={setStep} job={job} />}
       <LeftOvers leftOvers={leftOvers} />
       <StashActions job={job} layout={layout} leftOvers={leftOvers} cutting={cutting} />

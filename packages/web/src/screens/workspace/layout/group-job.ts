@@ -5,9 +5,13 @@ import {
   layoutRequestOf,
   matchesOf,
   meetingsIn,
+  marksOnStashPiece,
   mm,
+  placeAfterWash,
   readLength,
   sheetToBuy,
+  windowsOf,
+  type ClothMark,
   type CoverToCut,
   type CuttingBody,
   type CuttingGroup,
@@ -15,6 +19,7 @@ import {
   type Length,
   type MaterialRow,
   type PrintMeeting,
+  type PrintWindow,
   type StashPieceRow,
   type Unit,
 } from '@snowdrift/core'
@@ -31,6 +36,10 @@ export interface GroupJob {
   readonly meetings: readonly PrintMeeting[]
   /** Whether the stash says how often the print comes again. */
   readonly hasRepeat: boolean
+  /** By piece: the parts of it in which something can be shown. */
+  readonly windows: ReadonlyMap<string, readonly PrintWindow[]>
+  /** By cloth: what of it is to be seen. */
+  readonly marks: ReadonlyMap<string, readonly ClothMark[]>
 }
 
 /** What there is to cut from. */
@@ -70,7 +79,15 @@ export function groupJobs(
       budgetMs: terms.budgetMs,
     })
     const hasRepeat = repeat.along !== undefined || repeat.across !== undefined
-    return { group, source, request, meetings: meetingsIn(group, covers), hasRepeat }
+    return {
+      group,
+      source,
+      request,
+      meetings: meetingsIn(group, covers),
+      hasRepeat,
+      windows: new Map(group.pieces.map(piece => [piece.id, windowsOf(piece, covers)])),
+      marks: marksOf(group, source),
+    }
   })
 }
 
@@ -95,6 +112,18 @@ function repeatOfSource({ material }: Source) {
   if (!material) return {}
   const { along, across } = repeatOfStock(material.stock, material.unit)
   return { along, across: across ?? (isDrawn(material) ? along : undefined) }
+}
+
+/** The marks of the pieces of cloth that may be used, as they are once those are washed. */
+function marksOf({ shrinkage }: CuttingGroup, { material, offered, sheets }: Source): GroupJob['marks'] {
+  if (!material) return new Map()
+  return new Map(
+    sheets.map(({ id, washed }) => {
+      const piece = offered.find(candidate => candidate.id === id)
+      const marks = piece ? marksOnStashPiece(piece, material.unit) : []
+      return [id, marks.map(mark => ({ ...mark, ...placeAfterWash(mark, { shrinkage, washed }) }))]
+    }),
+  )
 }
 
 function isDrawn({ stock, picture }: MaterialRow): boolean {

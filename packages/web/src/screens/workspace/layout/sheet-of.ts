@@ -50,6 +50,7 @@ export function drawSheetOf(sheet: UsedSheet, { job, layout, leftOvers, unit, cu
     width: sheet.width,
     length: cloth?.length ?? sheet.length,
     avoid: cloth?.avoid ?? [],
+    marks: job.marks.get(sheet.cloth) ?? [],
     placements: layout.placements.filter(isHere),
     labelOf: ({ piece }) => labels.get(piece) ?? piece,
     print: group.print,
