@@ -29,6 +29,38 @@ describe('the shelf of a maker with many covers', function () {
     await see(page, 'wash it', '[data-today]')
   })
 
+  it('turns the spine of a cover to whoever points at it, by hand or by key', async () => {
+    const link = await find(page, 'Star atlas, padded')
+    const path = await link.evaluate(element => element.getAttribute('href'))
+    const place = `li:has(> div a[href="${path}"])`
+    const widthOf = (part: string) =>
+      page.$eval(`${place} .turning-${part}`, element => element.getBoundingClientRect().width)
+    const stands = () => page.waitForFunction(() => document.getAnimations().length === 0)
+    const isWider = (than: number) =>
+      page.waitForFunction(
+        (selector, least) => (document.querySelector(selector)?.getBoundingClientRect().width ?? 0) > least,
+        {},
+        `${place} .turning-spine`,
+        than,
+      )
+    await page.waitForSelector(`${place} .turning-spine`)
+    // The mouse may rest there: away from every cover.
+    await page.mouse.move(2, 2)
+    await stands()
+    const [spine, front] = [await widthOf('spine'), await widthOf('front')]
+    await link.focus()
+    await isWider(2.5 * spine)
+    await stands()
+    // 0.71 of it instead of 0.22, and of the front 0.71 instead of all; lines and thread lie half a pixel over the edges.
+    expect(await widthOf('spine')).to.be.closeTo((0.71 / 0.22) * spine, 3)
+    expect(await widthOf('front')).to.be.closeTo(0.71 * front, 3)
+    await link.evaluate(element => element.blur())
+    await stands()
+    expect(await widthOf('spine')).to.be.closeTo(spine, 0.5)
+    await link.hover()
+    await isWider(2.5 * spine)
+  })
+
   it('finds by name, cloth and thing, and by how far a cover is', async () => {
     await fill(page, 'Find on the shelf', 'larch atlas')
     await see(page, 'Nothing on the shelf is like that.')

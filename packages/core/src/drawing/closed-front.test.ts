@@ -18,7 +18,8 @@ describe('a closed cover seen from the front', () => {
 
   it('shows a little of the spine, and none of a pouch', () => {
     // glued over a spine of 20: 0.22 · 20
-    expect(toMm(frontOf('glued-wrap').spine)).to.be.closeTo(4.4, 0.001)
+    expect(toMm(frontOf('glued-wrap').spineSeen)).to.be.closeTo(4.4, 0.001)
+    expect(toMm(frontOf('glued-wrap').spine)).to.be.closeTo(20, 0.001)
     expect(frontOf('sleeve').spine).to.equal(zero)
   })
 

@@ -3,8 +3,10 @@ import { longest, scale, subtract, zero, type Length } from '../length/length.js
 
 /** A finished, closed cover seen from the front: what shows of it on a shelf. */
 export interface ClosedFront {
-  /** How much of the spine shows at the left; nothing for a pouch. */
+  /** How thick it is at the spine, to the left; nothing for a pouch. */
   readonly spine: Length
+  /** How much of that shows where it stands a little aslant. */
+  readonly spineSeen: Length
   readonly width: Length
   readonly height: Length
   /** Radius of its outer corners. */
@@ -35,7 +37,8 @@ export function closedFront(strip: Strip): ClosedFront {
   const wrapsOver = placed.some(({ kind }) => kind === 'fore-edge')
   const last = placed.at(-1)
   return {
-    spine: scale(spine, shownOfSpine),
+    spine,
+    spineSeen: scale(spine, shownOfSpine),
     width: front?.kind === 'body' && !across ? scale(width, 1 / 2) : width,
     height: across ? across.from[1] : strip.height,
     radius: upright ? longest(zero, ...strip.corners.map(({ along }) => along)) : zero,

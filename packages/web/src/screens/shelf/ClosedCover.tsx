@@ -10,50 +10,66 @@ interface ClosedCoverProps {
   readonly cloth: ClothLook | undefined
 }
 
-/** The finished cover from the front, to scale: spine, stitching, zip, pocket, the end that wraps over. */
+/**
+ * The finished cover from the front, to scale: spine, stitching, zip, pocket, the end that wraps over. It stands a little
+ * aslant, and turns its spine to whoever points at it (`app.css`).
+ */
 export function ClosedCover({ planned: { plan }, cloth }: ClosedCoverProps) {
   const pattern = useId()
   if (!plan) return <Unmeasured />
   const front = closedFront(plan.strip)
-  const spine = onShelf(front.spine)
+  const spine = onShelf(front.spineSeen)
   const [width, height] = [spine + onShelf(front.width), onShelf(front.height)]
   const radius = Math.max(2, onShelf(front.radius))
+  const fill = cloth ? `url(#${pattern})` : 'var(--cloth)'
   return (
-    <svg width={width} height={height} viewBox={`0 0 ${width} ${height}`} aria-hidden className="block">
+    <svg
+      width={width}
+      height={height}
+      viewBox={`0 0 ${width} ${height}`}
+      aria-hidden
+      className="block overflow-visible"
+    >
       {cloth && (
         <defs>
           <ClothPattern id={pattern} look={cloth} scale={onShelf(mm(1))} />
         </defs>
       )}
-      <rect
-        x={0.5}
-        y={0.5}
-        width={width - 1}
-        height={height - 1}
-        rx={radius}
-        fill={cloth ? `url(#${pattern})` : 'var(--cloth)'}
-        stroke="var(--ink)"
-        strokeWidth={1}
-      />
-      {spine > 0 && (
-        <rect
-          x={0.5}
-          y={Math.max(0.5, radius / 2)}
-          width={spine}
-          height={height - Math.max(1, radius)}
-          rx={2}
-          fill="#000"
-          opacity={0.22}
+      {spine > 0 && <Spine front={front} height={height} fill={fill} />}
+      <g className="turning-front" style={{ transformOrigin: `${spine}px 0` }}>
+        <path
+          d={outline({ left: spine, width, height, radius }, 0.5)}
+          fill={fill}
+          stroke="var(--ink)"
+          strokeWidth={1}
         />
-      )}
-      <Stitching left={spine} width={width} height={height} radius={radius} />
-      <Shapes front={front} left={spine} />
-      <Zip front={front} left={spine} width={width} height={height} radius={radius} />
-      {front.overlap > 0 && <Overlap width={width} height={height} reach={onShelf(front.overlap)} />}
-      <Holes front={front} left={spine} />
-      {front.bow === 'side' && <Bow x={width} y={height / 2} />}
-      {front.bow === 'foot' && <Bow x={width / 2 + 14} y={height - 18} />}
+        <Stitching left={spine} width={width} height={height} radius={radius} />
+        <Shapes front={front} left={spine} />
+        <Zip front={front} left={spine} width={width} height={height} radius={radius} />
+        {front.overlap > 0 && <Overlap width={width} height={height} reach={onShelf(front.overlap)} />}
+        <Holes front={front} left={spine} />
+        {front.bow === 'side' && <Bow x={width} y={height / 2} />}
+        {front.bow === 'foot' && <Bow x={width / 2 + 14} y={height - 18} />}
+      </g>
     </svg>
+  )
+}
+
+interface SpineProps {
+  readonly front: ClosedFront
+  readonly height: number
+  readonly fill: string
+}
+
+/** As wide as it is, and drawn as narrow as it is seen; darker, for the light comes from the front. */
+function Spine({ front, height, fill }: SpineProps) {
+  const [seen, whole] = [onShelf(front.spineSeen), onShelf(front.spine)]
+  const box = { x: seen - whole, y: 0.5, width: whole, height: height - 1 }
+  return (
+    <g className="turning-spine" style={{ transformOrigin: `${seen}px 0` }}>
+      <rect {...box} fill={fill} stroke="var(--ink)" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      <rect {...box} fill="#000" opacity={0.22} />
+    </g>
   )
 }
 
@@ -64,15 +80,22 @@ interface Frame {
   readonly radius: number
 }
 
-function Stitching({ left, width, height, radius }: Frame) {
-  const inset = 4
+/** Its edges, so much within them; where there is a spine only the corners away from it are rounded. */
+function outline({ left, width, height, radius }: Frame, inset: number): string {
+  const [far, near] = [Math.max(0, radius - inset), left > 0 ? 0 : Math.max(0, radius - inset)]
+  const [from, to, foot] = [left + inset, width - inset, height - inset]
+  return [
+    `M${from + near} ${inset}H${to - far}a${far} ${far} 0 0 1 ${far} ${far}`,
+    `V${foot - far}a${far} ${far} 0 0 1 ${-far} ${far}`,
+    `H${from + near}a${near} ${near} 0 0 1 ${-near} ${-near}`,
+    `V${inset + near}a${near} ${near} 0 0 1 ${near} ${-near}z`,
+  ].join('')
+}
+
+function Stitching(frame: Frame) {
   return (
-    <rect
-      x={left + inset}
-      y={inset}
-      width={Math.max(0, width - left - 2 * inset)}
-      height={Math.max(0, height - 2 * inset)}
-      rx={Math.max(0, radius - inset)}
+    <path
+      d={outline(frame, 4)}
       fill="none"
       stroke="#fff"
       opacity={0.75}
