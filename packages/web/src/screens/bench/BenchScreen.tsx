@@ -4,6 +4,7 @@ import { useEffect } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import { SavingState } from '../../parts/SavingState'
 import { InCloth } from '../../views/cloth/InCloth'
+import { CoverAwaited } from '../../views/CoverAwaited'
 import { plannedOf } from '../../views/planned'
 import { usePageTitle } from '../../views/use-page-title'
 import { AwakeNote } from './AwakeNote'
@@ -16,7 +17,12 @@ export function Screen() {
   const { id = '' } = useParams()
   const bench = useMaking(id)
   usePageTitle(typeof bench === 'object' ? (bench.file.name ?? '') : '', 'At the table')
-  if (bench === undefined) return <main className="p-8 text-soft">Fetching the steps …</main>
+  if (bench === undefined)
+    return (
+      <main className="p-8">
+        <CoverAwaited id={id} what="the steps" />
+      </main>
+    )
   if (bench === 'not-planned')
     return (
       <main className="grid gap-3 p-8">

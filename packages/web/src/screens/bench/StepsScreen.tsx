@@ -1,6 +1,7 @@
 import { Printer } from 'lucide-react'
 import { Link, useParams } from 'react-router'
 import { Button } from '../../parts/Button'
+import { CoverAwaited } from '../../views/CoverAwaited'
 import { usePageTitle } from '../../views/use-page-title'
 import { StepList } from './StepList'
 import { useMaking } from './use-making'
@@ -22,7 +23,7 @@ export function Screen() {
           <Printer className="size-4" aria-hidden /> Print
         </Button>
       </div>
-      {bench === undefined && <p>Fetching the steps …</p>}
+      {bench === undefined && <CoverAwaited id={id} what="the steps" />}
       {bench === 'not-planned' && <p>The steps are there as soon as the cover is planned.</p>}
       {isReady && (
         <>

@@ -1,7 +1,8 @@
-import { Bell, Hourglass } from 'lucide-react'
+import { Bell, CalendarPlus, Hourglass } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { keepWaits } from '../../app/kept-waits'
 import { Button } from '../../parts/Button'
+import { download } from '../../parts/download'
 import { Fractions } from '../../parts/Fractions'
 import { ring } from './ring'
 import { leftWords, sinceWords } from './wait-words'
@@ -51,6 +52,16 @@ export function Waits({ bench }: { readonly bench: OnTheBench }) {
             <Fractions text={step.name} />:{' '}
             <strong className="tabular-nums">{leftMs <= 0 ? sinceWords(-leftMs) : leftWords(leftMs)}</strong>
           </span>
+          {leftMs > 0 && (
+            <Button
+              small
+              look="quiet"
+              onClick={() => void putIntoCalendar(bench, step.name, id)}
+              title="It rings there when every window of this is closed"
+            >
+              <CalendarPlus className="size-4" aria-hidden /> Alarm in the calendar
+            </Button>
+          )}
           <Button small onClick={() => hear(id)}>
             {leftMs <= 0 ? 'Heard' : 'Need not wait'}
           </Button>
@@ -58,6 +69,15 @@ export function Waits({ bench }: { readonly bench: OnTheBench }) {
       ))}
     </ul>
   )
+}
+
+/** A wait goes on when the last window is closed; a calendar is what rings then. */
+async function putIntoCalendar({ file, progress }: OnTheBench, name: string, step: string): Promise<void> {
+  const wait = progress.waits[step]
+  if (!wait) return
+  const { writeWaitIcs } = await import('./wait-ics')
+  const cover = file.name || 'Cover without a name'
+  download('ready.ics', writeWaitIcs({ cover, step, name, endsAt: wait.endsAt }, new Date()), 'text/calendar')
 }
 
 /** The time, each second while something runs. */

@@ -2,12 +2,12 @@ import type { CoverFile } from '@snowdrift/core'
 import { Printer } from 'lucide-react'
 import { Link, useParams } from 'react-router'
 import { useCoverQuery } from '../../api/api'
-import { describeError } from '../../api/describe-error'
 import { useAppSelector } from '../../app/store'
 import { selectDraft } from '../../drafts/drafts-slice'
 import { Button } from '../../parts/Button'
 import { ClothToggle } from '../../views/cloth/ClothToggle'
 import { InCloth } from '../../views/cloth/InCloth'
+import { CoverAwaited } from '../../views/CoverAwaited'
 import { plannedOf } from '../../views/planned'
 import { StillMissing } from '../../views/StillMissing'
 import { Joinings } from '../workspace/pieces/Joinings'
@@ -25,7 +25,7 @@ import { InTheWay, ToMind } from './ToMind'
 /** What goes to the table: every piece with its sketch, its size and an arrow to its top. Prints in black and white. */
 export function Screen() {
   const { id = '' } = useParams()
-  const { data: row, error } = useCoverQuery(id)
+  const { data: row } = useCoverQuery(id)
   const draft = useAppSelector(state => selectDraft(state, 'cover', id))
   const file = draft?.body.file ?? row?.file
   usePageTitle(file?.name ?? '', 'Cutting list')
@@ -42,11 +42,7 @@ export function Screen() {
           <Printer className="size-4" aria-hidden /> Print
         </Button>
       </div>
-      {file ? (
-        <CuttingList id={id} file={file} />
-      ) : (
-        <p role={error ? 'alert' : undefined}>{error ? describeError(error) : 'Fetching the cover …'}</p>
-      )}
+      {file ? <CuttingList id={id} file={file} /> : <CoverAwaited id={id} />}
     </main>
   )
 }

@@ -7,6 +7,7 @@ import { standingOf } from '../../drafts/kinds'
 import { useDraft } from '../../drafts/use-draft'
 import { InCloth } from '../../views/cloth/InCloth'
 import { ClothToggle } from '../../views/cloth/ClothToggle'
+import { CoverAwaited } from '../../views/CoverAwaited'
 import { plannedOf } from '../../views/planned'
 import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
@@ -39,7 +40,7 @@ export function Screen() {
         <ClothToggle />
       </div>
       {!planned ? (
-        <p className="text-soft">Fetching the cover …</p>
+        <CoverAwaited id={id} />
       ) : folded ? (
         <InCloth planned={planned}>
           <FoldedPicture folded={folded} start={stageAt(folded, place.get('at'))} mirrored={leftHanded} />

@@ -2,13 +2,13 @@ import { usualLabels, type Audience, type CoverFile, type LabelSheet, type Paper
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { useCoverQuery } from '../../api/api'
-import { describeError } from '../../api/describe-error'
 import { readDevice, writeDevice } from '../../app/device-storage'
 import { useAppSelector } from '../../app/store'
 import { selectDraft } from '../../drafts/drafts-slice'
 import { CheckField } from '../../parts/CheckField'
 import { SelectField } from '../../parts/SelectField'
 import { Toggle } from '../../parts/Toggle'
+import { CoverAwaited } from '../../views/CoverAwaited'
 import { plannedOf } from '../../views/planned'
 import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
@@ -21,7 +21,7 @@ import { useExport } from './use-export'
 /** What of a cover can be taken away: on paper, to machines, as its open file. */
 export function Screen() {
   const { id = '' } = useParams()
-  const { data: row, error } = useCoverQuery(id)
+  const { data: row } = useCoverQuery(id)
   const draft = useAppSelector(state => selectDraft(state, 'cover', id))
   const file = draft?.body.file ?? row?.file
   usePageTitle(file?.name ?? '', 'Paper and files')
@@ -37,11 +37,7 @@ export function Screen() {
         <h1 className="text-3xl font-semibold tracking-tight">Paper and files</h1>
         {file?.name && <p className="text-soft">“{file.name}”, as it stands now.</p>}
       </div>
-      {file ? (
-        <TakeAway id={id} file={file} />
-      ) : (
-        <p role={error ? 'alert' : undefined}>{error ? describeError(error) : 'Fetching the cover …'}</p>
-      )}
+      {file ? <TakeAway id={id} file={file} /> : <CoverAwaited id={id} />}
     </main>
   )
 }

@@ -1,8 +1,7 @@
 import { checkReach, handsOf, type CoverBody } from '@snowdrift/core'
 import { useCallback, useMemo } from 'react'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import { useCoverQuery, useSettingsQuery } from '../../api/api'
-import { describeError } from '../../api/describe-error'
 import type { Draft } from '../../drafts/draft'
 import { standingOf } from '../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../drafts/use-draft'
@@ -11,6 +10,7 @@ import { useAppSelector } from '../../app/store'
 import { InCloth } from '../../views/cloth/InCloth'
 import { WrittenUnit } from '../../parts/written-unit'
 import { plannedOf, type Planned } from '../../views/planned'
+import { CoverAwaited } from '../../views/CoverAwaited'
 import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { CoverContext, divisionOf, useCover, type CoverInHand } from './cover-context'
@@ -29,20 +29,10 @@ import { WorkspaceHeader } from './WorkspaceHeader'
 export function Screen() {
   const { id = '' } = useParams()
   const draft = useOpenDraft(id)
-  const { error } = useCoverQuery(id)
   if (draft) return <Workspace id={id} draft={draft} />
   return (
     <main className="p-8">
-      {error ? (
-        <div role="alert" className="grid gap-3">
-          <p className="text-lg">{describeError(error)}</p>
-          <Link className="text-thread underline" to="/">
-            To the shelf
-          </Link>
-        </div>
-      ) : (
-        <p className="text-soft">Fetching the cover …</p>
-      )}
+      <CoverAwaited id={id} />
     </main>
   )
 }
