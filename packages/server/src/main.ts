@@ -7,6 +7,7 @@ import { ensureDataFolder } from './data-folder.js'
 import { readEnvironment } from './environment.js'
 import { serve } from './serve.js'
 import { openServerLog } from './server-log.js'
+import { ringWaits } from './waits/ring-waits.js'
 import { StartFailure } from './start-failure.js'
 
 type Undo = () => Promise<void>
@@ -55,6 +56,16 @@ async function start(demo: boolean): Promise<void> {
   const webFolder = resolve(import.meta.dirname, '../../web/dist')
   const server = await serve({ databaseUrl: url, port, log, demo, webFolder })
   undo.push(server.close)
+  undo.push(
+    ringWaits({
+      sequelize: server.database.sequelize,
+      workshop: server.workshop,
+      now: () => new Date(),
+      tell: ({ cover, coverId }) =>
+        ringHere(`${cover} need not wait any longer: ${server.address}/covers/${coverId}/bench`),
+      trouble: error => log.error({ error: String(error) }, 'waits were not looked for'),
+    }),
+  )
   console.log(
     `Snowdrift is at ${server.address}${demo ? ' with the demo workshop' : ''}. Ctrl-C stops it; nothing is lost.`,
   )
@@ -70,6 +81,11 @@ async function startOwnDatabase(dataFolder: string): Promise<string> {
 
 function say(news: string): void {
   if (!stopping) console.error(`snowdrift: ${news}`)
+}
+
+/** The terminal’s own bell, where somebody sits at one. */
+function ringHere(news: string): void {
+  if (!stopping) console.log(`${process.stdout.isTTY ? '\u0007' : ''}${news}`)
 }
 
 /** Takes down what was put up, last first; a second signal does not hurry it. */

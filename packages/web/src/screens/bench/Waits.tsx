@@ -48,7 +48,7 @@ export function Waits({ bench }: { readonly bench: OnTheBench }) {
           ) : (
             <Hourglass className="size-5 text-soft" aria-hidden />
           )}
-          <span className="flex-1" role={leftMs <= 0 ? 'alert' : undefined}>
+          <span className="min-w-48 flex-1" role={leftMs <= 0 ? 'alert' : undefined}>
             <Fractions text={step.name} />:{' '}
             <strong className="tabular-nums">{leftMs <= 0 ? sinceWords(-leftMs) : leftWords(leftMs)}</strong>
           </span>
