@@ -16,9 +16,11 @@ describe('the server', function () {
     return created.body.id
   }
 
-  it('says that it is well', async () => {
-    const health = await app().request('GET', '/api/health')
-    expect([health.status, health.body]).to.deep.equal([200, { status: 'ok' }])
+  it('says that it is alive, and that it is ready', async () => {
+    for (const path of ['/api/health', '/api/ready']) {
+      const answer = await app().request('GET', path)
+      expect([answer.status, answer.body], path).to.deep.equal([200, { status: 'ok' }])
+    }
   })
 
   it('is migrated once', async () => {

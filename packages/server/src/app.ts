@@ -1,6 +1,7 @@
 import { Hono, type HonoRequest } from 'hono'
 import { bodyLimit } from 'hono/body-limit'
 import { except } from 'hono/combine'
+import { requestId } from 'hono/request-id'
 import {
   readCoverBody,
   readCuttingBody,
@@ -18,6 +19,7 @@ import { mostBodyBytes } from './http/body.js'
 import { guard } from './http/guard.js'
 import { databaseTrouble, isNameTaken, isUnknownReference } from './http/database-errors.js'
 import { deadline, isLate } from './http/deadline.js'
+import { nameRequest } from './http/name-request.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
 import type { Log } from './log.js'
@@ -62,7 +64,9 @@ export function createApp(dependencies: AppDependencies): Hono {
   const api = new Hono<WorkshopEnv>()
     // An archive takes as long as it is long, and says how far it is.
     .use(except('/api/archive', deadline))
-    .get('/health', async context => {
+    // Whether it is alive; whether it can answer is another question: away from its database it need not be started anew.
+    .get('/health', context => context.json({ status: 'ok' }))
+    .get('/ready', async context => {
       await ping()
       return context.json({ status: 'ok' })
     })
@@ -126,11 +130,12 @@ export function createApp(dependencies: AppDependencies): Hono {
     .all('/*', context => answerProblem(context, { kind: 'missing', what: 'such address' }))
 
   const app = new Hono()
+  app.use(requestId({ limitLength: 64 }))
   app.use(async (context, next) => {
     const began = now().getTime()
     await next()
-    const { method, path } = context.req
-    log.info({ method, path, status: context.res.status, milliseconds: now().getTime() - began }, 'answered')
+    const milliseconds = now().getTime() - began
+    log.info({ ...nameRequest(context), status: context.res.status, milliseconds }, 'answered')
   })
   app.use(securityHeaders)
   app.use(guard)
@@ -154,9 +159,9 @@ export function createApp(dependencies: AppDependencies): Hono {
         ],
       })
     const trouble = isLate(error) ? 'away' : databaseTrouble(error)
-    const { method, path } = context.req
-    log.error({ method, path, trouble, error: error.message, stack: error.stack }, 'failed')
-    if (trouble === 'away') return answerProblem(context, { kind: 'down', wrote: method !== 'GET' })
+    log.error({ ...nameRequest(context), trouble, error: error.message, stack: error.stack }, 'failed')
+    if (trouble === 'away')
+      return answerProblem(context, { kind: 'down', wrote: context.req.method !== 'GET' })
     return answerProblem(context, { kind: trouble ?? 'bug' })
   })
   return app

@@ -6,6 +6,8 @@ export interface Problem {
   readonly title: string
   readonly status: number
   readonly detail: string
+  /** What the request is called in the log of the server. */
+  readonly request?: string
   /** What is wrong with the body, place by place. */
   readonly issues?: readonly Issue[]
   /** On a conflict: what stands now. */

@@ -1,4 +1,5 @@
 import type { Context } from 'hono'
+import { requestOf } from './name-request.js'
 import type { Issue, Problem } from '@snowdrift/core'
 
 /** What can be wrong with a request, as data; `answerProblem` is the only place that knows status codes. */
@@ -40,6 +41,7 @@ export function answerProblem(context: Context, failure: Failure): Response {
     title,
     status,
     detail,
+    request: requestOf(context),
     ...(failure.kind === 'unreadable' && { issues: failure.issues }),
     ...(failure.kind === 'unreadable' && failure.headings?.length && { headings: failure.headings }),
     ...(failure.kind === 'stale' && { current: failure.current }),

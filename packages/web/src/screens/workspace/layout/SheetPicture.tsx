@@ -32,7 +32,8 @@ import { useIsNarrow } from '../../../views/use-media'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
 import { nameSheet } from './sheet-names'
-import { Zoom } from './Zoom'
+import { usePinch } from './use-pinch'
+import { closest, Zoom } from './Zoom'
 import { drawSheetOf } from './sheet-of'
 import { capital } from '../../../views/capital'
 
@@ -70,6 +71,7 @@ export function SheetPicture(props: SheetPictureProps) {
   const narrow = useIsNarrow()
   const [zoom, setZoom] = useState(1)
   const frame = useRef<HTMLDivElement>(null)
+  usePinch({ frame, zoom, most: closest, onZoom: setZoom })
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 4 } }),
     // A swipe that begins on a piece scrolls the page; a piece that is held moves.

@@ -3,6 +3,9 @@ import { IconButton } from '../../../parts/IconButton'
 
 const steps = [1, 1.5, 2, 3, 4] as const
 
+/** Nobody looks closer than that. */
+export const closest = 4
+
 interface ZoomProps {
   /** What is looked at closer, for those who do not see it. */
   readonly of: string
