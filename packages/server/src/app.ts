@@ -19,6 +19,7 @@ import { mostBodyBytes } from './http/body.js'
 import { guard } from './http/guard.js'
 import { databaseTrouble, isNameTaken, isUnknownReference } from './http/database-errors.js'
 import { deadline, isLate } from './http/deadline.js'
+import { answeredOf, type Answered } from './http/metrics.js'
 import { nameRequest } from './http/name-request.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
@@ -50,6 +51,8 @@ export interface AppDependencies {
   readonly ping: () => Promise<void>
   readonly log: Log
   readonly now: () => Date
+  /** Hears of every request once it is answered. */
+  readonly observe?: (answered: Answered) => void
   /** The folder of the built web application; none serves the API alone. */
   readonly webFolder?: string
 }
@@ -59,7 +62,7 @@ const mostSharedBytes = 16 * 1024
 
 /** The whole server as a function of its dependencies. */
 export function createApp(dependencies: AppDependencies): Hono {
-  const { repositories, workshopOf, shop, shrinker, ping, log, now, webFolder } = dependencies
+  const { repositories, workshopOf, shop, shrinker, ping, log, now, observe, webFolder } = dependencies
   const write = createExportWriter()
   const api = new Hono<WorkshopEnv>()
     // An archive takes as long as it is long, and says how far it is.
@@ -136,6 +139,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     await next()
     const milliseconds = now().getTime() - began
     log.info({ ...nameRequest(context), status: context.res.status, milliseconds }, 'answered')
+    observe?.(answeredOf(context, milliseconds))
   })
   app.use(securityHeaders)
   app.use(guard)

@@ -39,7 +39,7 @@ function isForThePerson(error: unknown): error is Error {
 }
 
 async function start(demo: boolean): Promise<void> {
-  const { port, dataFolder, databaseUrl } = readEnvironment(process.env)
+  const { port, dataFolder, databaseUrl, metricsPort } = readEnvironment(process.env)
   await ensureDataFolder(dataFolder)
   if (!(await isPortFree(port)))
     throw new StartFailure(
@@ -54,7 +54,14 @@ async function start(demo: boolean): Promise<void> {
   if (databaseUrl === undefined)
     undo.push(keepDaily({ folder: join(dataFolder, 'backups'), url, now: () => new Date(), tell: say }))
   const webFolder = resolve(import.meta.dirname, '../../web/dist')
-  const server = await serve({ databaseUrl: url, port, log, demo, webFolder })
+  const server = await serve({
+    databaseUrl: url,
+    port,
+    log,
+    demo,
+    webFolder,
+    ...(metricsPort !== undefined && { metricsPort }),
+  })
   undo.push(server.close)
   undo.push(
     ringWaits({
@@ -69,6 +76,7 @@ async function start(demo: boolean): Promise<void> {
   console.log(
     `Snowdrift is at ${server.address}${demo ? ' with the demo workshop' : ''}. Ctrl-C stops it; nothing is lost.`,
   )
+  if (server.metricsAddress) console.log(`Its metrics are at ${server.metricsAddress}.`)
 }
 
 async function startOwnDatabase(dataFolder: string): Promise<string> {

@@ -10,6 +10,7 @@ import { createSimulatedShop } from './devices/shop/simulated-shop.js'
 import { loadDemo } from './demo/load-demo.js'
 import type { Log } from './log.js'
 import { listen } from './http/listen.js'
+import { createMetrics } from './http/metrics.js'
 import { createPictureShrinker } from './pictures/shrinker.js'
 
 export interface ServeOptions {
@@ -20,12 +21,16 @@ export interface ServeOptions {
   readonly webFolder?: string
   /** Where cloth is bought; the simulated shop unless said. */
   readonly shop?: FabricShop
+  /** Where its metrics are read off, on 127.0.0.1; nowhere unless said. */
+  readonly metricsPort?: number
   /** How long it waits, when it stops, for what it has begun. */
   readonly stopWithinMs?: number
 }
 
 export interface Server {
   readonly address: string
+  /** Where its metrics are read off, if anywhere. */
+  readonly metricsAddress: string | undefined
   readonly workshop: string
   readonly repositories: Repositories
   readonly database: Database
@@ -49,7 +54,7 @@ export async function serve(options: ServeOptions): Promise<Server> {
 
 async function serveFrom(
   database: Database,
-  { port, log, demo = false, webFolder, shop, stopWithinMs = 8000 }: ServeOptions,
+  { port, log, demo = false, webFolder, shop, metricsPort, stopWithinMs = 8000 }: ServeOptions,
 ): Promise<Server> {
   await migrate(database.sequelize)
   const now = () => new Date()
@@ -57,6 +62,7 @@ async function serveFrom(
   const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
   if (demo) await loadDemo(repositories, workshop, now())
   const shrinker = createPictureShrinker()
+  const metrics = metricsPort === undefined ? undefined : createMetrics()
   const app = createApp({
     repositories,
     workshopOf: () => workshop,
@@ -65,18 +71,22 @@ async function serveFrom(
     ping: () => database.sequelize.authenticate(),
     log,
     now,
+    ...(metrics && { observe: metrics.observe }),
     ...(webFolder !== undefined && { webFolder }),
   })
   const listening = await listen(app.fetch, port, stopWithinMs)
+  const read = metrics && (await listen(metrics.page.fetch, metricsPort ?? 0, 1000))
   const stopForgetting = forgetOldAnswers(repositories, log)
   return {
     address: `http://127.0.0.1:${listening.port}`,
+    metricsAddress: read && `http://127.0.0.1:${read.port}/metrics`,
     workshop,
     repositories,
     database,
     close: async () => {
       stopForgetting()
       await listening.close()
+      await read?.close()
       shrinker.close()
       await database.close()
     },

@@ -80,43 +80,6 @@ describe('the stash', function () {
     ])
   })
 
-  it('keeps what is to be avoided on a piece, and refuses a place that lies beside it', async () => {
-    const material = await createMaterial()
-    const { id } = await addPiece(material, '50 cm', '70 cm')
-    const put = (avoid: unknown) =>
-      app().request('PUT', `/api/stash/pieces/${id}`, {
-        body: { source: 'garment', width: '50 cm', length: '70 cm', avoid },
-        ...ifMatch(1),
-      })
-    const place = (x: string) => ({ x, y: '0', width: '2 cm', height: '70 cm' })
-    expect((await put([place('50 cm')])).body.detail).to.contain(
-      'avoid[0].x: The piece ends at 500 mm; found a place to avoid that begins at 500 mm.',
-    )
-    expect((await put([{ ...place('1'), width: '' }])).status).to.equal(422)
-    expect((await put(Array(101).fill(place('1 cm')))).status).to.equal(422)
-    expect((await piecesOf(material))[0]).to.include({ version: 1 })
-    expect((await put([place('24 cm')])).status).to.equal(200)
-    expect((await piecesOf(material))[0]).to.deep.include({ version: 2, avoid: [place('24 cm')] })
-  })
-
-  it('keeps what is to be seen of a piece, and refuses a mark that lies beside it or has no name', async () => {
-    const material = await createMaterial()
-    const { id } = await addPiece(material, '50 cm', '70 cm')
-    const put = (marks: unknown) =>
-      app().request('PUT', `/api/stash/pieces/${id}`, {
-        body: { source: 'remnant', width: '50 cm', length: '70 cm', marks },
-        ...ifMatch(1),
-      })
-    const hut = { name: 'hut', what: 'motif', x: '10 cm', y: '5 cm', width: '8 cm', height: '6 cm' }
-    expect((await put([{ ...hut, y: '70 cm' }])).body.detail).to.contain(
-      'marks[0].y: The piece ends at 700 mm; found a mark that begins at 700 mm.',
-    )
-    expect((await put([{ ...hut, name: ' ' }])).status).to.equal(422)
-    expect((await put([{ ...hut, what: 'stain' }])).status).to.equal(422)
-    expect((await put([hut])).status).to.equal(200)
-    expect((await piecesOf(material))[0]).to.deep.include({ version: 2, marks: [hut] })
-  })
-
   it('refuses a piece without a size, with one that cannot be read, or of no material', async () => {
     const material = await createMaterial()
     const post = (body: object, id = material) =>

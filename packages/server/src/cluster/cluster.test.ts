@@ -269,6 +269,12 @@ describe('the environment', () => {
       'PORT must be a number from 1 to 65535; it is “lots”',
     )
     expect(() => readEnvironment({ PORT: '70000' })).to.throw('PORT must be')
+    expect(readEnvironment({ SNOWDRIFT_METRICS_PORT: '9464' }).metricsPort).to.equal(9464)
+    expect(readEnvironment({})).not.to.have.property('metricsPort')
+    expect(() => readEnvironment({ SNOWDRIFT_METRICS_PORT: '0' })).to.throw('SNOWDRIFT_METRICS_PORT must be')
+    expect(() => readEnvironment({ PORT: '4200', SNOWDRIFT_METRICS_PORT: '4200' })).to.throw(
+      'another than PORT',
+    )
     expect(() => readEnvironment({ DATABASE_URL: 'mysql://x' })).to.throw(
       'DATABASE_URL must begin with postgres://',
     )

@@ -1,0 +1,61 @@
+import { Hono, type Context } from 'hono'
+import { routePath } from 'hono/route'
+import { collectDefaultMetrics, Counter, Histogram, Registry } from 'prom-client'
+
+/** A request that was answered. The route, not the address: what is asked for stays out, and labels stay few. */
+export interface Answered {
+  readonly method: string
+  readonly route: string
+  readonly status: number
+  readonly seconds: number
+}
+
+export interface Metrics {
+  readonly observe: (answered: Answered) => void
+  /** The page that is read off: everything at `/metrics`, in the format of Prometheus. */
+  readonly page: Hono
+}
+
+/** Counts and times of what is answered, and how the process itself is. */
+export function createMetrics(): Metrics {
+  const register = new Registry()
+  collectDefaultMetrics({ register })
+  const labelNames = ['method', 'route', 'status'] as const
+  const requests = new Counter({
+    name: 'snowdrift_requests_total',
+    help: 'Requests that were answered.',
+    labelNames,
+    registers: [register],
+  })
+  const duration = new Histogram({
+    name: 'snowdrift_request_seconds',
+    help: 'How long an answer took, in seconds.',
+    labelNames: ['method', 'route'],
+    buckets: [0.005, 0.01, 0.03, 0.1, 0.3, 1, 3, 10],
+    registers: [register],
+  })
+  const page = new Hono()
+  page.get('/metrics', async context =>
+    context.body(await register.metrics(), 200, { 'Content-Type': register.contentType }),
+  )
+  return {
+    observe: ({ method, route, status, seconds }) => {
+      requests.inc({ method, route, status: String(status) })
+      duration.observe({ method, route }, seconds)
+    },
+    page,
+  }
+}
+
+const methods = new Set(['GET', 'HEAD', 'POST', 'PUT', 'DELETE'])
+
+/** What was answered, once it is, by the route that answered: a method or a route that nobody knows has one name for all. */
+export function answeredOf(context: Context, milliseconds: number): Answered {
+  const { method } = context.req
+  return {
+    method: methods.has(method) ? method : 'other',
+    route: routePath(context),
+    status: context.res.status,
+    seconds: milliseconds / 1000,
+  }
+}
