@@ -49,6 +49,22 @@ describe('what of a cloth shows on a cover', function () {
       ),
     )
 
+  /** Until a piece lies elsewhere than it lay, and everything else has found its place. */
+  const movedFrom = async (name: string, [x, y]: readonly number[]) => {
+    await page.waitForFunction(
+      (selector, left, top) => {
+        const at = document.querySelector(selector)?.getAttribute('data-at')
+        const [across = left, along = top] = at?.split(' ').map(Number) ?? []
+        return Math.abs(across - left) > 0.01 || Math.abs(along - top) > 0.01
+      },
+      {},
+      `${outer} [data-handle][aria-label^="${name},"]`,
+      25.4 * (x ?? NaN),
+      25.4 * (y ?? NaN),
+    )
+    await laidOut()
+  }
+
   it('is marked on its piece in the stash, by dragging, and given a name', async () => {
     await page.goto(`${site.address()}/stash`)
     await pressAt(page, '[data-material="Night-sky canvas"] button')
@@ -83,9 +99,9 @@ describe('what of a cloth shows on a cover', function () {
     expect(mark?.y).to.be.closeTo(front?.y ?? NaN, 0.75)
     expect(await axe(page)).to.deep.equal([])
     const where = await textOf(page, '#showing-where')
+    const before = (await places()).get('outer') ?? []
     await press(page, 'Keep it there')
-    await page.waitForSelector(`${outer} [data-handle][aria-pressed="true"]`)
-    await laidOut()
+    await movedFrom('outer', before)
     const [x = NaN, y = NaN] = (await places()).get('outer') ?? []
     // The same place, said and laid.
     const inches = (text = '') =>
@@ -111,10 +127,9 @@ describe('what of a cloth shows on a cover', function () {
     await frame.focus()
     await page.keyboard.press('ArrowDown')
     const [mark] = await middlesOf('measure')
-    await press(page, 'Keep it there')
-    await page.waitForSelector('[data-modal]', { hidden: true })
-    await laidOut()
     expect(mark).to.not.equal(undefined)
+    await press(page, 'Keep it there')
+    await movedFrom('outer', [x, y])
     const moved = (await places()).get('outer') ?? []
     // The cloth went to the left, so that the piece lies further to the right on it; and down by one mark, a sixteenth.
     expect((moved[0] ?? NaN) - x).to.be.above(1)

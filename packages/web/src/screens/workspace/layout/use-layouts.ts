@@ -12,23 +12,29 @@ export interface Layouts {
   readonly stop: () => void
 }
 
+interface State extends Omit<Layouts, 'stop'> {
+  /** What the progress is of. */
+  readonly jobs: readonly NestJob[] | undefined
+}
+
 /** Lays out the jobs in a worker; a change of any drops the run before. */
 export function useLayouts(jobs: readonly NestJob[]): Layouts {
   const worker = useWorker(createNestClient)
-  const [state, setState] = useState<Omit<Layouts, 'stop'>>({ byKey: {}, progress: 0 })
+  const [state, setState] = useState<State>({ byKey: {}, progress: 0, jobs: undefined })
   useEffect(() => {
     const asked = worker()
-    asked.ask({ jobs, shopping: [] }, reply => setState(before => heard(before, reply)))
+    asked.ask({ jobs, shopping: [] }, reply => setState(before => ({ ...heard(before, reply), jobs })))
     return () => asked.cancel()
   }, [worker, jobs])
   const stop = () => {
     worker().cancel()
-    setState(before => ({ ...before, progress: 'stopped' }))
+    setState(before => ({ ...before, progress: 'stopped', jobs }))
   }
-  return { ...state, stop }
+  // What was said of other jobs is not said of these: they have only begun.
+  return { byKey: state.byKey, progress: state.jobs === jobs ? state.progress : 0, stop }
 }
 
-function heard(before: Omit<Layouts, 'stop'>, reply: NestReply): Omit<Layouts, 'stop'> {
+function heard(before: State, reply: NestReply): State {
   switch (reply.kind) {
     case 'progress':
       return { ...before, progress: shownShare(reply.share) }
