@@ -43,7 +43,7 @@ describe('the look', () => {
   })
 
   it('has room in steps of four pixels and their halves, up to where a page has its edge', () => {
-    const used = usedIn(/(?<=["`\s:])(?:gap|gap-x|gap-y|p|px|py|pt|pb|pr|m|mx|my|mt|mb|mr)-[\d.[][^"`\s]*/g)
+    const used = usedIn(/(?<=["'`\s:])(?:gap|gap-x|gap-y|p|px|py|pt|pb|pr|m|mx|my|mt|mb|mr)-[\d.[][^"'`\s]*/g)
     const known = /-(?:0|0\.5|1|1\.5|2|2\.5|3|4|5|6|7|8|10|12|16)$/
     expect([...used].filter(([room]) => !known.test(room))).to.deep.equal([])
   })
