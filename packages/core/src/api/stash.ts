@@ -133,12 +133,12 @@ export function readStashPieceBody(unit: Unit): (input: unknown) => ReadResult<S
         ok: false,
         issues: [{ path: lacking, message: 'Expected a width and a length, found nothing.' }],
       }
-    const issues = checkAvoided(read.value, unit)
+    const issues = checkPlacesOn(read.value, unit)
     return issues.length > 0 ? { ok: false, issues } : read
   }
 }
 
-function checkAvoided(piece: StashPieceBody, unit: Unit): readonly Issue[] {
+function checkPlacesOn(piece: StashPieceBody, unit: Unit): readonly Issue[] {
   const size = sizeOfStashPiece(piece, unit)
   if (!size) return []
   const ground = { name: 'The piece', ...size }

@@ -4,7 +4,7 @@ import type { Unit } from '../length/unit.js'
 import { orderCuts } from '../nest/cut-order.js'
 import { findLeftOvers } from '../nest/left-overs.js'
 import type { PinClash } from '../nest/clashing-pins.js'
-import { meetingOf, type Meeting } from '../nest/matches.js'
+import { meetingsWithFirst, type Meeting } from '../nest/matches.js'
 import type { Layout, Unplaced } from '../nest/layout.js'
 import type { LayoutRequest, Match } from '../nest/request.js'
 import { smallestLeftOver } from '../nest/usable.js'
@@ -69,12 +69,9 @@ export function layoutToJson(layout: Layout, { cuts, cloths, matches }: LayoutRe
   }
 }
 
-/** Each piece of a match is held against its first. */
+/** A warning for each piece that does not meet the first of its match; one without room is an error already. */
 function missedMeetings(layout: Layout, match: Match, say: (length: Length) => string) {
-  const [first, ...others] = match.pieces.map(({ piece }) => piece)
-  if (first === undefined) return []
-  return others.flatMap(other => {
-    const meeting = meetingOf(layout, match, [first, other])
+  return meetingsWithFirst(layout, match).flatMap(({ first, other, meeting }) => {
     if (meeting.kind === 'meets' || meeting.kind === 'unplaced') return []
     return [
       {

@@ -82,14 +82,18 @@ export type Meeting =
   | { readonly kind: 'turned'; readonly piece: string }
   | { readonly kind: 'unplaced'; readonly piece: string }
 
+/** How each piece of a match comes out beside its first. */
+export function meetingsWithFirst(layout: Layout, match: Match) {
+  const [first, ...others] = match.pieces.map(({ piece }) => piece)
+  if (first === undefined) return []
+  return others.map(other => ({ first, other, meeting: meetingOf(layout, match, [first, other]) }))
+}
+
 /** How many pieces of all matches do not meet the first of theirs. */
 export function countMissed(layout: Layout, matches: readonly Match[]): number {
   return matches
-    .flatMap(match => {
-      const [first, ...others] = match.pieces
-      return first ? others.map(({ piece }) => meetingOf(layout, match, [first.piece, piece])) : []
-    })
-    .filter(({ kind }) => kind !== 'meets').length
+    .flatMap(match => meetingsWithFirst(layout, match))
+    .filter(({ meeting }) => meeting.kind !== 'meets').length
 }
 
 /** Whether the print runs on from one piece of a match to another in a layout. */

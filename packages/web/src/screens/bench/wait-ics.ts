@@ -1,4 +1,5 @@
-import { createEvent, type DateArray } from 'ics'
+import { createEvent } from 'ics'
+import { sequenceAt, utcDate } from '../../views/calendar'
 
 interface WaitToRing {
   readonly cover: string
@@ -15,11 +16,11 @@ export function writeWaitIcs({ cover, step, name, endsAt }: WaitToRing, at: Date
   const end = nextMinute(new Date(endsAt))
   const { error, value } = createEvent({
     uid: `wait-${step.replace(/[^\w-]/g, '-')}-${cover.replace(/[^\w-]/g, '-')}@snowdrift`,
-    sequence: Math.floor(at.getTime() / 60_000) % 2_000_000_000,
+    sequence: sequenceAt(at),
     productId: 'snowdrift',
     title: `Ready: ${name}`,
     description: cover,
-    start: utcOf(end),
+    start: utcDate(end),
     startInputType: 'utc',
     startOutputType: 'utc',
     duration: { minutes: 5 },
@@ -33,8 +34,4 @@ export function writeWaitIcs({ cover, step, name, endsAt }: WaitToRing, at: Date
 /** No earlier than its end: calendars know no seconds. */
 function nextMinute(at: Date): Date {
   return new Date(Math.ceil(at.getTime() / 60_000) * 60_000)
-}
-
-function utcOf(at: Date): DateArray {
-  return [at.getUTCFullYear(), at.getUTCMonth() + 1, at.getUTCDate(), at.getUTCHours(), at.getUTCMinutes()]
 }

@@ -1,5 +1,6 @@
 import type { CoverRow, Schedule } from '@snowdrift/core'
-import { createEvents, type DateArray, type EventAttributes } from 'ics'
+import { createEvents, type EventAttributes } from 'ics'
+import { sequenceAt, utcDate } from '../../views/calendar'
 import type { StepsOfCover } from '../../workers/schedule-protocol'
 import { groupByPlace } from './session-groups'
 import { placeWords } from '../bench/step-words'
@@ -24,7 +25,7 @@ export function writeIcs({ schedule, covers, steps }: PlanToWrite, at: Date): st
       const names = [...new Set(items.map(({ cover }) => nameOf(cover)))]
       return {
         uid: `session-${new Date(start * 60_000).toISOString().slice(0, 16)}@snowdrift`,
-        sequence: Math.floor(at.getTime() / 60_000) % 2_000_000_000,
+        sequence: sequenceAt(at),
         productId: 'snowdrift',
         title: `Sewing: ${names.join(', ')}`,
         description: groupByPlace(items)
@@ -35,7 +36,7 @@ export function writeIcs({ schedule, covers, steps }: PlanToWrite, at: Date): st
                 .join('; ')}`,
           )
           .join('\n'),
-        start: dateOf(start),
+        start: utcDate(new Date(start * 60_000)),
         startInputType: 'local',
         startOutputType: 'local',
         duration: { hours: Math.floor(length / 60), minutes: Math.ceil(length % 60) },
@@ -44,9 +45,4 @@ export function writeIcs({ schedule, covers, steps }: PlanToWrite, at: Date): st
   const { error, value } = createEvents(events)
   if (error || !value) throw error ?? new Error('The calendar is empty')
   return value
-}
-
-function dateOf(moment: number): DateArray {
-  const at = new Date(moment * 60_000)
-  return [at.getUTCFullYear(), at.getUTCMonth() + 1, at.getUTCDate(), at.getUTCHours(), at.getUTCMinutes()]
 }
