@@ -16,7 +16,10 @@ import type { Repositories } from './db/repositories/repositories.js'
 import type { FabricShop } from './devices/shop/shop.js'
 import { createExportWriter } from './exports/export-writer.js'
 import { mostBodyBytes } from './http/body.js'
-import { guard } from './http/guard.js'
+import { guard, type Door } from './http/guard.js'
+import { letIn } from './http/let-in.js'
+import type { Tries } from './http/tries.js'
+import type { ShareListener } from './reach/share-listener.js'
 import { databaseTrouble, isNameTaken, isUnknownReference } from './http/database-errors.js'
 import { deadline, isLate } from './http/deadline.js'
 import { answeredOf, type Answered } from './http/metrics.js'
@@ -26,9 +29,12 @@ import { securityHeaders } from './http/security-headers.js'
 import type { Log } from './log.js'
 import { createArchiveRoutes } from './routes/archive-routes.js'
 import { createStashCsvRoutes, createThingsCsvRoutes } from './routes/csv-routes.js'
+import { createDeviceRoutes } from './routes/device-routes.js'
 import { createExportRoutes } from './routes/export-routes.js'
+import { createLiveRoutes, type LiveOptions } from './routes/live-routes.js'
 import { createMakePhotoRoutes } from './routes/make-photo-routes.js'
 import { createShelfRoutes } from './routes/shelf-routes.js'
+import { createPairRoutes } from './routes/pair-routes.js'
 import { createProgressRoutes } from './routes/progress-routes.js'
 import { createRowRoutes } from './routes/row-routes.js'
 import { createShareRoutes } from './routes/share-routes.js'
@@ -43,7 +49,13 @@ import { serveWeb } from './routes/web.js'
 
 export interface AppDependencies {
   readonly repositories: Repositories
+  /** Whose the requests are that come from this machine itself. */
   readonly workshopOf: (request: HonoRequest) => string
+  /** Where its requests come in. */
+  readonly door: Door
+  readonly sharing: ShareListener
+  readonly pairingTries: Tries
+  readonly live: LiveOptions
   /** Where cloth is bought. */
   readonly shop: FabricShop
   readonly shrinker: PictureShrinker
@@ -62,19 +74,22 @@ const mostSharedBytes = 16 * 1024
 
 /** The whole server as a function of its dependencies. */
 export function createApp(dependencies: AppDependencies): Hono {
-  const { repositories, workshopOf, shop, shrinker, ping, log, now, observe, webFolder } = dependencies
+  const { repositories, workshopOf, door, sharing, pairingTries, live } = dependencies
+  const { shop, shrinker, ping, log, now, observe, webFolder } = dependencies
   const write = createExportWriter()
   const api = new Hono<WorkshopEnv>()
-    // An archive takes as long as it is long, and says how far it is.
-    .use(except('/api/archive', deadline))
+    // An archive takes as long as it is long, and says how far it is; who looks on, looks on.
+    .use(except(['/api/archive', '/api/live'], deadline))
     // Whether it is alive; whether it can answer is another question: away from its database it need not be started anew.
     .get('/health', context => context.json({ status: 'ok' }))
     .get('/ready', async context => {
       await ping()
       return context.json({ status: 'ok' })
     })
-    .use(
-      '/shared/*',
+    // What strangers send is short.
+    .on(
+      ['GET', 'POST'],
+      ['/shared/*', '/pair'],
       bodyLimit({
         maxSize: mostSharedBytes,
         onError: context => answerProblem(context, { kind: 'too-large', limit: '16 kB' }),
@@ -87,10 +102,9 @@ export function createApp(dependencies: AppDependencies): Hono {
     })
     // Whoever has a link belongs to no workshop.
     .route('/shared', createSharedRoutes(write, now))
-    .use(async (context, next) => {
-      context.set('workshop', workshopOf(context.req))
-      await next()
-    })
+    .route('/pair', createPairRoutes(pairingTries))
+    .use(letIn(door.needsPairing, workshopOf))
+    .route('/live', createLiveRoutes(live))
     // Archives, pictures and tables bound their own bodies.
     .route('/archive', createArchiveRoutes({ shrinker, now, log }))
     .route('/materials', createMaterialRoutes(shrinker))
@@ -130,6 +144,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     .route('/exports', createExportRoutes(write))
     .route('/shares', createShareRoutes())
     .route('/settings', createSettingsRoutes())
+    .route('/devices', createDeviceRoutes(sharing))
     .all('/*', context => answerProblem(context, { kind: 'missing', what: 'such address' }))
 
   const app = new Hono()
@@ -142,7 +157,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     observe?.(answeredOf(context, milliseconds))
   })
   app.use(securityHeaders)
-  app.use(guard)
+  app.use(guard(door))
   app.route('/api', api)
   if (webFolder !== undefined) serveWeb(app, webFolder)
   app.onError((error, context) => {

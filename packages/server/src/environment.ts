@@ -1,3 +1,4 @@
+import { BlockList, isIP } from 'node:net'
 import { resolve } from 'node:path'
 import { StartFailure } from './start-failure.js'
 
@@ -8,25 +9,111 @@ export interface Environment {
   readonly databaseUrl?: string
   /** Where metrics are read off; nowhere unless said. */
   readonly metricsPort?: number
+  readonly share: ShareEnvironment
 }
 
-/** PORT (4180), SNOWDRIFT_DATA (.snowdrift), DATABASE_URL, SNOWDRIFT_METRICS_PORT; an unusable one is a StartFailure. */
-export function readEnvironment(variables: Readonly<Record<string, string | undefined>>): Environment {
+/** How other devices come in, once they are let. */
+export interface ShareEnvironment {
+  readonly port: number
+  /** Files in PEM with a certificate of one's own, and with its key. */
+  readonly tls?: { readonly certFile: string; readonly keyFile: string }
+  /** What is opened by others, where a proxy stands before the port: an origin, without a slash at its end. */
+  readonly url?: string
+  /** Proxies whose word is taken for who calls them. */
+  readonly proxies: BlockList
+}
+
+type Variables = Readonly<Record<string, string | undefined>>
+
+/**
+ * PORT (4180), SNOWDRIFT_DATA (.snowdrift), DATABASE_URL, SNOWDRIFT_METRICS_PORT, and of other devices SNOWDRIFT_SHARE_PORT
+ * (the next after PORT), SNOWDRIFT_TLS_CERT, SNOWDRIFT_TLS_KEY, SNOWDRIFT_URL, SNOWDRIFT_TRUST_PROXY; an unusable one is a
+ * StartFailure.
+ */
+export function readEnvironment(variables: Variables): Environment {
   const { PORT = '4180', SNOWDRIFT_DATA = '.snowdrift', DATABASE_URL, SNOWDRIFT_METRICS_PORT } = variables
   const port = readPort('PORT', PORT)
+  const share = readShare(variables, port)
   const metricsPort =
     SNOWDRIFT_METRICS_PORT === undefined
       ? undefined
       : readPort('SNOWDRIFT_METRICS_PORT', SNOWDRIFT_METRICS_PORT)
-  if (metricsPort === port)
-    throw new StartFailure(`SNOWDRIFT_METRICS_PORT must be another than PORT; both are ${port}.`)
+  refuseTwice({ PORT: port, SNOWDRIFT_SHARE_PORT: share.port, SNOWDRIFT_METRICS_PORT: metricsPort })
   if (DATABASE_URL !== undefined && !/^postgres(ql)?:\/\//.test(DATABASE_URL))
     throw new StartFailure('DATABASE_URL must begin with postgres:// and name a server.')
   return {
     port,
     dataFolder: resolve(SNOWDRIFT_DATA),
+    share,
     ...(DATABASE_URL !== undefined && { databaseUrl: DATABASE_URL }),
     ...(metricsPort !== undefined && { metricsPort }),
+  }
+}
+
+function readShare(variables: Variables, port: number): ShareEnvironment {
+  const {
+    SNOWDRIFT_SHARE_PORT,
+    SNOWDRIFT_TLS_CERT,
+    SNOWDRIFT_TLS_KEY,
+    SNOWDRIFT_URL,
+    SNOWDRIFT_TRUST_PROXY,
+  } = variables
+  if ((SNOWDRIFT_TLS_CERT === undefined) !== (SNOWDRIFT_TLS_KEY === undefined))
+    throw new StartFailure(
+      'SNOWDRIFT_TLS_CERT and SNOWDRIFT_TLS_KEY belong together; one of them is missing.',
+    )
+  return {
+    port:
+      SNOWDRIFT_SHARE_PORT === undefined
+        ? port + (port < 65_535 ? 1 : -1)
+        : readPort('SNOWDRIFT_SHARE_PORT', SNOWDRIFT_SHARE_PORT),
+    proxies: readProxies(SNOWDRIFT_TRUST_PROXY ?? ''),
+    ...(SNOWDRIFT_TLS_CERT !== undefined &&
+      SNOWDRIFT_TLS_KEY !== undefined && {
+        tls: { certFile: resolve(SNOWDRIFT_TLS_CERT), keyFile: resolve(SNOWDRIFT_TLS_KEY) },
+      }),
+    ...(SNOWDRIFT_URL !== undefined && { url: readUrl(SNOWDRIFT_URL) }),
+  }
+}
+
+function readUrl(text: string): string {
+  const url = URL.canParse(text) ? new URL(text) : undefined
+  if (
+    !url ||
+    !/^https?:$/.test(url.protocol) ||
+    url.pathname !== '/' ||
+    url.search ||
+    url.hash ||
+    url.username
+  )
+    throw new StartFailure(
+      `SNOWDRIFT_URL must be an address such as https://covers.example, with nothing behind it; it is “${text}”.`,
+    )
+  return url.origin
+}
+
+function readProxies(text: string): BlockList {
+  const proxies = new BlockList()
+  for (const part of text.split(/[\s,]+/).filter(Boolean)) {
+    const [address = '', bits] = part.split('/')
+    const family = isIP(address)
+    const most = family === 6 ? 128 : 32
+    if (family === 0 || (bits !== undefined && !(/^\d{1,3}$/.test(bits) && Number(bits) <= most)))
+      throw new StartFailure(
+        `SNOWDRIFT_TRUST_PROXY must list addresses or networks such as 127.0.0.1 or 10.0.0.0/8; “${part}” is none.`,
+      )
+    proxies.addSubnet(address, Number(bits ?? most), family === 6 ? 'ipv6' : 'ipv4')
+  }
+  return proxies
+}
+
+function refuseTwice(ports: Readonly<Record<string, number | undefined>>): void {
+  const taken = new Map<number, string>()
+  for (const [name, port] of Object.entries(ports)) {
+    const other = port === undefined ? undefined : taken.get(port)
+    if (other !== undefined)
+      throw new StartFailure(`${name} must be another than ${other}; both are ${port}.`)
+    if (port !== undefined) taken.set(port, name)
   }
 }
 

@@ -5,6 +5,8 @@ import { lockData } from './cluster/data-lock.js'
 import { isPortFree } from './cluster/free-port.js'
 import { ensureDataFolder } from './data-folder.js'
 import { readEnvironment } from './environment.js'
+import { readCertificate } from './reach/certificate.js'
+import { letOthersIn } from './reach/let-others-in.js'
 import { serve } from './serve.js'
 import { openServerLog } from './server-log.js'
 import { ringWaits } from './waits/ring-waits.js'
@@ -21,7 +23,7 @@ process.on('uncaughtException', error => void giveUp(error))
 process.on('unhandledRejection', error => void giveUp(error))
 
 try {
-  await start(process.argv.includes('--demo'))
+  await start({ demo: process.argv.includes('--demo'), share: process.argv.includes('--share') })
 } catch (error) {
   await giveUp(error)
 }
@@ -38,8 +40,15 @@ function isForThePerson(error: unknown): error is Error {
   return error instanceof StartFailure || (error instanceof Error && 'syscall' in error)
 }
 
-async function start(demo: boolean): Promise<void> {
-  const { port, dataFolder, databaseUrl, metricsPort } = readEnvironment(process.env)
+interface StartOptions {
+  readonly demo: boolean
+  /** Lets other devices in for this run, whatever was set. */
+  readonly share: boolean
+}
+
+async function start({ demo, share }: StartOptions): Promise<void> {
+  const { port, dataFolder, databaseUrl, metricsPort, share: shareBy } = readEnvironment(process.env)
+  const certificate = shareBy.tls && (await readCertificate(shareBy.tls))
   await ensureDataFolder(dataFolder)
   if (!(await isPortFree(port)))
     throw new StartFailure(
@@ -60,6 +69,7 @@ async function start(demo: boolean): Promise<void> {
     log,
     demo,
     webFolder,
+    share: { ...shareBy, ...(certificate && { certificate }) },
     ...(metricsPort !== undefined && { metricsPort }),
   })
   undo.push(server.close)
@@ -77,6 +87,8 @@ async function start(demo: boolean): Promise<void> {
     `Snowdrift is at ${server.address}${demo ? ' with the demo workshop' : ''}. Ctrl-C stops it; nothing is lost.`,
   )
   if (server.metricsAddress) console.log(`Its metrics are at ${server.metricsAddress}.`)
+  if (share || (await server.repositories.devices.isShared(server.workshop)))
+    await letOthersIn(server, { port: shareBy.port, tell: text => console.log(text), trouble: say })
 }
 
 async function startOwnDatabase(dataFolder: string): Promise<string> {

@@ -1,6 +1,8 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
 import { Umzug } from 'umzug'
 import type { Migration } from './migrations/migration.js'
+import * as telling from './migrations/014-tell-changes.js'
+import * as devices from './migrations/013-devices.js'
 import * as marks from './migrations/012-marks.js'
 import * as avoided from './migrations/011-avoided-places.js'
 import * as log from './migrations/010-log.js'
@@ -27,6 +29,8 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['010-log', log],
   ['011-avoided-places', avoided],
   ['012-marks', marks],
+  ['013-devices', devices],
+  ['014-tell-changes', telling],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

@@ -1,30 +1,53 @@
 import type { MiddlewareHandler } from 'hono'
+import { callerOf, isForwarded, type Caller, type CallerOptions } from './caller.js'
 import { answerProblem } from './problems.js'
 
-const loopbackNames = new Set(['127.0.0.1', 'localhost', '[::1]'])
+/** A way in to the server: what it is called there, and who comes in by it. */
+export interface Door extends CallerOptions {
+  /** Whether a host, without its port, is a name of this server. */
+  readonly isOwnName: (host: string) => boolean
+  /** Whether whoever comes by it must have been let in before; else they sit at this machine. */
+  readonly needsPairing: boolean
+}
+
+export interface CallerEnv {
+  readonly Variables: { readonly caller: Caller }
+}
+
 const changing = new Set(['POST', 'PUT', 'PATCH', 'DELETE'])
 
 /**
- * Answers only what is addressed to loopback by name, and lets only our own pages change anything: a page elsewhere
- * could otherwise reach the server through the maker's browser.
+ * Answers only what is addressed to the server by a name of its own, and lets only our own pages change anything: a page
+ * elsewhere could otherwise reach the server through somebody's browser, and with what that browser may do.
  */
-export const guard: MiddlewareHandler = async (context, next) => {
-  const host = context.req.header('Host') ?? ''
-  if (!loopbackNames.has(nameOf(host)))
-    return answerProblem(context, {
-      kind: 'foreign',
-      detail: 'This server answers only to 127.0.0.1 and localhost.',
-    })
-  const origin = context.req.header('Origin')
-  const site = context.req.header('Sec-Fetch-Site')
-  const crossSite = site !== undefined && site !== 'same-origin' && site !== 'none'
-  const otherOrigin = origin !== undefined && origin !== `http://${host}`
-  if (changing.has(context.req.method) && (otherOrigin || crossSite))
-    return answerProblem(context, {
-      kind: 'foreign',
-      detail: 'Only Snowdrift’s own pages may change anything.',
-    })
-  return next()
+export function guard(door: Door): MiddlewareHandler<CallerEnv> {
+  return async (context, next) => {
+    // Whoever comes through a proxy does not sit here, whatever their host says.
+    if (!door.needsPairing && isForwarded(context))
+      return answerProblem(context, {
+        kind: 'foreign',
+        detail: 'No proxy may stand before this port. Put it before the one that other devices use.',
+      })
+    const caller = callerOf(context, door)
+    if (!door.isOwnName(nameOf(caller.host)))
+      return answerProblem(context, {
+        kind: 'foreign',
+        detail: door.needsPairing
+          ? 'This server does not go by that name. Use an address that it shows under Settings.'
+          : 'This server answers only to 127.0.0.1 and localhost.',
+      })
+    const origin = context.req.header('Origin')
+    const site = context.req.header('Sec-Fetch-Site')
+    const crossSite = site !== undefined && site !== 'same-origin' && site !== 'none'
+    const otherOrigin = origin !== undefined && origin !== `${caller.scheme}://${caller.host}`
+    if (changing.has(context.req.method) && (otherOrigin || crossSite))
+      return answerProblem(context, {
+        kind: 'foreign',
+        detail: 'Only Snowdrift’s own pages may change anything.',
+      })
+    context.set('caller', caller)
+    return next()
+  }
 }
 
 function nameOf(host: string): string {

@@ -1,4 +1,5 @@
 import type { Server as NodeServer } from 'node:http'
+import { createServer as createSealedServer } from 'node:https'
 import { serve } from '@hono/node-server'
 
 export interface Listening {
@@ -7,16 +8,37 @@ export interface Listening {
   readonly close: () => Promise<void>
 }
 
-/** Listens on 127.0.0.1 with `fetch`; port 0 is any free one. A server that stops waits so long for what it has begun. */
+export type Fetch = Parameters<typeof serve>[0]['fetch']
+
+/** A certificate with what proves that it is ours, both in PEM. */
+export interface Certificate {
+  readonly cert: string
+  readonly key: string
+}
+
+export interface ListenOptions {
+  /** 0 is any free one. */
+  readonly port: number
+  /** How long a server that stops waits for what it has begun. */
+  readonly stopWithinMs: number
+  readonly hostname?: string
+  readonly certificate?: Certificate
+}
+
+/** Slow heads and slow bodies are not waited for any longer. */
+const limits = { headersTimeout: 15_000, requestTimeout: 30_000 }
+
+/** Listens with `fetch`, on 127.0.0.1 unless said; sealed where there is a certificate. Throws where the port is taken. */
 export async function listen(
-  fetch: Parameters<typeof serve>[0]['fetch'],
-  port: number,
-  longestMs: number,
+  fetch: Fetch,
+  { port, stopWithinMs, hostname = '127.0.0.1', certificate }: ListenOptions,
 ): Promise<Listening> {
+  const sealing = certificate
+    ? { createServer: createSealedServer, serverOptions: { ...limits, ...certificate } }
+    : { serverOptions: limits }
   return new Promise((resolve, reject) => {
-    const server = serve(
-      { fetch, port, hostname: '127.0.0.1', serverOptions: { requestTimeout: 30_000 } },
-      info => resolve({ port: info.port, close: () => close(server as NodeServer, longestMs) }),
+    const server = serve({ fetch, port, hostname, ...sealing }, info =>
+      resolve({ port: info.port, close: () => close(server as NodeServer, stopWithinMs) }),
     )
     server.once('error', reject)
   })

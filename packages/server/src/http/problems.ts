@@ -20,6 +20,10 @@ export type Failure =
   | { readonly kind: 'version-needed' }
   | { readonly kind: 'stale'; readonly current: unknown }
   | { readonly kind: 'foreign'; readonly detail: string }
+  /** Of a device that nobody let in, or not any more. */
+  | { readonly kind: 'unpaired' }
+  | { readonly kind: 'wrong-code' }
+  | { readonly kind: 'too-often'; readonly waitSeconds: number }
   | { readonly kind: 'shop-closed'; readonly detail: string }
   /** The database is away. Of a write nobody knows whether it was taken. */
   | { readonly kind: 'down'; readonly wrote: boolean }
@@ -29,7 +33,7 @@ export type Failure =
   | { readonly kind: 'bug' }
 
 interface Answer {
-  readonly status: 400 | 403 | 404 | 412 | 413 | 415 | 422 | 428 | 500 | 503 | 507
+  readonly status: 400 | 401 | 403 | 404 | 412 | 413 | 415 | 422 | 428 | 429 | 500 | 503 | 507
   readonly title: string
   readonly detail: string
 }
@@ -49,6 +53,7 @@ export function answerProblem(context: Context, failure: Failure): Response {
   return context.body(JSON.stringify(problem), status, {
     'Content-Type': 'application/problem+json',
     ...(status === 503 && { 'Retry-After': '1' }),
+    ...(failure.kind === 'too-often' && { 'Retry-After': String(failure.waitSeconds) }),
     // The rest of such a body is not read, so nothing can follow it on the same connection.
     ...(failure.kind === 'too-large' && { Connection: 'close' }),
   })
@@ -101,6 +106,26 @@ function describe(failure: Failure): Answer {
       }
     case 'foreign':
       return { status: 403, title: 'Not from here', detail: failure.detail }
+    case 'unpaired':
+      return {
+        status: 401,
+        title: 'Not let in',
+        detail:
+          'This device is not let in. Get a code for it at the machine on which Snowdrift runs, under Settings.',
+      }
+    case 'wrong-code':
+      return {
+        status: 403,
+        title: 'No such code',
+        detail:
+          'No device can be let in with this code. It may be mistyped, used already or too old; get a new one.',
+      }
+    case 'too-often':
+      return {
+        status: 429,
+        title: 'Tried too often',
+        detail: `That was tried too often. Wait ${minutesIn(failure.waitSeconds)}, then get a new code.`,
+      }
     case 'shop-closed':
       return { status: 503, title: 'The shop is closed', detail: failure.detail }
     case 'down':
@@ -132,6 +157,11 @@ function describe(failure: Failure): Answer {
         detail: 'Something went wrong on the server. Nothing was changed.',
       }
   }
+}
+
+function minutesIn(seconds: number): string {
+  const minutes = Math.ceil(seconds / 60)
+  return minutes === 1 ? 'a minute' : `${minutes} minutes`
 }
 
 /** A failure in a sentence or two, where it is part of a longer answer. */

@@ -10,6 +10,7 @@ import {
 import { Hono, type Context } from 'hono'
 import { z } from 'zod'
 import type { OpenedShare } from '../db/repositories/share-repository.js'
+import { isSecret } from '../db/repositories/secret.js'
 import type { Repositories } from '../db/repositories/repositories.js'
 import type { ExportWriter } from '../exports/export-writer.js'
 import { readBody } from '../http/body.js'
@@ -19,7 +20,6 @@ interface SharedEnv {
   readonly Variables: { readonly repositories: Repositories }
 }
 
-const tokenPattern = /^[A-Za-z0-9_-]{43}$/
 const paperQuery = z.strictObject({ paper: z.enum(paperNames).default('a4') })
 
 /**
@@ -31,7 +31,7 @@ export function createSharedRoutes(write: ExportWriter, now: () => Date): Hono<S
     .get('/:token', async context => {
       const { repositories } = context.var
       const token = context.req.param('token')
-      const found = tokenPattern.test(token) ? await repositories.shares.find(token) : undefined
+      const found = isSecret(token) ? await repositories.shares.find(token) : undefined
       if (!found) return nowhere(context)
       // Whoever looks at a sheet uses the link; whoever measures uses it by sending.
       const used = found.share.kind === 'sheet' ? await repositories.shares.use(token, 'sheet') : found
@@ -49,7 +49,7 @@ export function createSharedRoutes(write: ExportWriter, now: () => Date): Hono<S
           kind: 'bad-request',
           detail: `Say in “paper” one of ${paperNames.join(', ')}.`,
         })
-      const found = tokenPattern.test(token) ? await repositories.shares.use(token, 'sheet') : undefined
+      const found = isSecret(token) ? await repositories.shares.use(token, 'sheet') : undefined
       const file = found && (await fileOf(repositories, found))
       if (!found || !file) return nowhere(context)
       const settings = await repositories.settings.find(found.workshop)
@@ -63,7 +63,7 @@ export function createSharedRoutes(write: ExportWriter, now: () => Date): Hono<S
       const { repositories } = context.var
       const token = context.req.param('token')
       // Taken before anything is read, so that what is wrong counts, too.
-      const used = tokenPattern.test(token) ? await repositories.shares.use(token, 'measure') : undefined
+      const used = isSecret(token) ? await repositories.shares.use(token, 'measure') : undefined
       const file = used && (await fileOf(repositories, used))
       const thing = file && thingOf(file, used)
       if (!used || !thing) return nowhere(context)

@@ -2,7 +2,13 @@ import { randomUUID } from 'node:crypto'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { BlockList } from 'node:net'
 import { createApp } from '../app.js'
+import type { Door } from '../http/guard.js'
+import { createTries } from '../http/tries.js'
+import { createChanges } from '../live/changes.js'
+import { loopbackNames } from '../reach/own-names.js'
+import type { ShareListener } from '../reach/share-listener.js'
 import type { Log } from '../log.js'
 import { startCluster, type Cluster } from '../cluster/cluster.js'
 import { connect, type Database } from '../db/connect.js'
@@ -78,6 +84,8 @@ interface AnswerBody {
 interface TestAppOptions {
   readonly shop?: FabricShop
   readonly limits?: Parameters<typeof connect>[1]
+  /** What of its way in is otherwise than at the machine itself. */
+  readonly door?: Partial<Door>
 }
 
 /** Puts a database and an application up for a suite and takes them down after it; gives the way to the application. */
@@ -98,6 +106,18 @@ export function useTestApp(options: TestAppOptions = {}): () => TestApp {
   }
 }
 
+/** Opens and shuts nothing, and remembers which. */
+function standInSharing(): ShareListener {
+  let isOn = false
+  return {
+    state: () => ({ isOn, addresses: isOn ? ['http://192.168.1.5:4181'] : [], isSealed: false }),
+    turn: async next => {
+      isOn = next
+      return Promise.resolve()
+    },
+  }
+}
+
 export async function createTestApp(url: string, options: TestAppOptions = {}): Promise<TestApp> {
   const database = await connect(url, options.limits)
   await migrate(database.sequelize)
@@ -105,9 +125,22 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
   const ours = await ensureWorkshop(database.models, `ours-${randomUUID()}`, randomUUID)
   const theirs = await ensureWorkshop(database.models, `theirs-${randomUUID()}`, randomUUID)
   const shrinker = createPictureShrinker()
+  const sharing = standInSharing()
+  const changes = createChanges({ origin: 'test', now: Date.now })
+  const door: Door = {
+    isOwnName: host => loopbackNames.has(host),
+    needsPairing: false,
+    isSealed: false,
+    proxies: new BlockList(),
+    ...options.door,
+  }
   const app = createApp({
     repositories,
     workshopOf: request => request.header('X-Test-Workshop') ?? ours,
+    door,
+    sharing,
+    pairingTries: createTries(database.sequelize, 'pairing'),
+    live: { changes, closing: new AbortController().signal },
     shop: options.shop ?? {
       name: 'Test shop',
       offers: async () => Promise.resolve({ kind: 'offers', offers: [] }),

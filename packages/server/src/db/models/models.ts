@@ -32,7 +32,9 @@ export interface StoredColumns {
 export type RowModel = ModelStatic<Model<StoredColumns & Record<string, unknown>>>
 
 export interface Models {
-  readonly Workshop: ModelStatic<Model<{ id: string; slug: string }>>
+  readonly Workshop: ModelStatic<
+    Model<{ id: string; slug: string; shared: boolean }, { id: string; slug: string }>
+  >
   readonly Thing: RowModel
   readonly Cover: RowModel
   readonly Material: RowModel
@@ -48,6 +50,9 @@ export interface Models {
   readonly Settings: ModelStatic<Model<SettingsColumns>>
   readonly Answer: ModelStatic<Model<AnswerColumns>>
   readonly Share: ModelStatic<Model<ShareColumns>>
+  readonly Device: ModelStatic<Model<DeviceColumns>>
+  readonly PairingCode: ModelStatic<Model<PairingCodeColumns>>
+  readonly Try: ModelStatic<Model<TryColumns>>
 }
 
 export interface AnswerColumns {
@@ -70,6 +75,30 @@ export interface ShareColumns {
   revokedAt: Date | null
   triesLeft: number
   answer: OwnersAnswer | null
+}
+
+export interface DeviceColumns {
+  id: string
+  workshopId: string
+  name: string
+  tokenHash: string
+  createdAt: Date
+  seenAt: Date
+  revokedAt: Date | null
+}
+
+export interface PairingCodeColumns {
+  id: string
+  workshopId: string
+  codeHash: string
+  expiresAt: Date
+}
+
+/** How often something was tried; the package that limits it writes the rows. */
+export interface TryColumns {
+  key: string
+  points: number
+  expire: string | null
 }
 
 export interface StashEventColumns {
@@ -99,7 +128,11 @@ export type SettingsColumns = SettingsRow & { readonly workshopId: string }
 export function defineModels(sequelize: Sequelize): Models {
   const options = { underscored: true, timestamps: false } as const
   return {
-    Workshop: sequelize.define('workshop', { id: key(), slug: DataTypes.STRING }, options),
+    Workshop: sequelize.define(
+      'workshop',
+      { id: key(), slug: DataTypes.STRING, shared: DataTypes.BOOLEAN },
+      options,
+    ),
     Thing: defineRows(sequelize, 'thing', thingColumns),
     Cover: defineRows(sequelize, 'cover', coverColumns),
     Material: defineRows(sequelize, 'material', materialColumns),
@@ -161,6 +194,33 @@ export function defineModels(sequelize: Sequelize): Models {
         revokedAt: DataTypes.DATE,
         triesLeft: DataTypes.INTEGER,
         answer: DataTypes.JSON,
+      },
+      options,
+    ),
+    Device: sequelize.define(
+      'device',
+      {
+        id: key(),
+        workshopId: DataTypes.UUID,
+        name: DataTypes.TEXT,
+        tokenHash: DataTypes.TEXT,
+        createdAt: DataTypes.DATE,
+        seenAt: DataTypes.DATE,
+        revokedAt: DataTypes.DATE,
+      },
+      options,
+    ),
+    PairingCode: sequelize.define(
+      'pairing_code',
+      { id: key(), workshopId: DataTypes.UUID, codeHash: DataTypes.TEXT, expiresAt: DataTypes.DATE },
+      options,
+    ),
+    Try: sequelize.define(
+      'try',
+      {
+        key: { type: DataTypes.STRING, primaryKey: true },
+        points: DataTypes.INTEGER,
+        expire: DataTypes.BIGINT,
       },
       options,
     ),

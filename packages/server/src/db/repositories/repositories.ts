@@ -35,6 +35,7 @@ import {
 import { openSession, type Session } from '../session.js'
 import type { Database } from '../connect.js'
 import { createArchiveRepository, type ArchiveRepository } from './archive-repository.js'
+import { createDeviceRepository, type DeviceRepository } from './device-repository.js'
 import { createAnswerRepository, type AnswerRepository } from './answer-repository.js'
 import { withKeptPieces } from './cover-repository.js'
 import { withHistory } from './material-repository.js'
@@ -65,6 +66,7 @@ export interface Repositories {
   readonly answers: AnswerRepository
   readonly archive: ArchiveRepository
   readonly shares: ShareRepository
+  readonly devices: DeviceRepository
   /** Within `together`: whoever else wants to hold the workshop waits until this is done. */
   readonly hold: (workshop: string) => Promise<void>
   /** Reads only, and everything as it stood when the work began. */
@@ -135,6 +137,7 @@ function over(session: Session, tools: RepositoryTools): Repositories {
     answers: createAnswerRepository(session, tools),
     archive: createArchiveRepository(session, tools),
     shares: createShareRepository(session, tools),
+    devices: createDeviceRepository(session, tools),
     hold: workshop => holdWorkshop(session, workshop),
     snapshot: work =>
       session.together(async inner => {

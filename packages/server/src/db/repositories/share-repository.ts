@@ -1,9 +1,9 @@
 import type { OwnersAnswer, ShareBody, ShareKind, ShareRow } from '@snowdrift/core'
 import { shareTries } from '@snowdrift/core'
-import { createHash, randomBytes } from 'node:crypto'
 import { literal, Op, type WhereOptions } from 'sequelize'
 import type { ShareColumns } from '../models/models.js'
 import type { Session } from '../session.js'
+import { createSecret, hashOf } from './secret.js'
 import type { RepositoryTools } from './tools.js'
 
 /** A link that somebody came with, and whose it is. */
@@ -33,8 +33,6 @@ export interface ShareRepository {
 }
 
 const dayMs = 86_400_000
-/** 256 bits: nobody comes by one by trying. */
-const tokenBytes = 32
 
 export function createShareRepository(
   { models: { Share }, transaction }: Session,
@@ -61,7 +59,7 @@ export function createShareRepository(
         .filter(({ expiresAt, triesLeft, answer }) => answer !== null || (expiresAt > at && triesLeft > 0))
     },
     create: async (workshopId, { kind, coverId, thing, days }) => {
-      const token = randomBytes(tokenBytes).toString('base64url')
+      const token = createSecret()
       const createdAt = now()
       const row: ShareColumns = {
         id: newId(),
@@ -103,10 +101,6 @@ export function createShareRepository(
       return changed > 0
     },
   }
-}
-
-function hashOf(token: string): string {
-  return createHash('sha256').update(token).digest('base64')
 }
 
 function opened(row: ShareColumns): OpenedShare {

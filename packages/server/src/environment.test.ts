@@ -1,0 +1,108 @@
+import { expect } from 'chai'
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { readEnvironment } from './environment.js'
+import { readCertificate } from './reach/certificate.js'
+import { createCertificate } from './testing/certificate.js'
+
+describe('what the environment says', () => {
+  const complaint = (variables: Record<string, string>) => {
+    try {
+      readEnvironment(variables)
+      return 'none'
+    } catch (error) {
+      return (error as Error).message
+    }
+  }
+
+  it('is enough where it says nothing', () => {
+    const { port, share, ...rest } = readEnvironment({})
+    expect([port, share.port, share.url, share.tls]).to.deep.equal([4180, 4181, undefined, undefined])
+    expect(rest.databaseUrl).to.equal(undefined)
+  })
+
+  it('puts the way in for others next to the own port, or where it is told', () => {
+    expect(readEnvironment({ PORT: '5000' }).share.port).to.equal(5001)
+    expect(readEnvironment({ PORT: '65535' }).share.port).to.equal(65_534)
+    expect(readEnvironment({ SNOWDRIFT_SHARE_PORT: '8443' }).share.port).to.equal(8443)
+  })
+
+  it('gives no port twice', () => {
+    expect(complaint({ PORT: '5000', SNOWDRIFT_SHARE_PORT: '5000' })).to.equal(
+      'SNOWDRIFT_SHARE_PORT must be another than PORT; both are 5000.',
+    )
+    expect(complaint({ SNOWDRIFT_METRICS_PORT: '4181' })).to.equal(
+      'SNOWDRIFT_METRICS_PORT must be another than SNOWDRIFT_SHARE_PORT; both are 4181.',
+    )
+    expect(complaint({ SNOWDRIFT_METRICS_PORT: '4182' })).to.equal('none')
+  })
+
+  it('names the address that others open, and nothing behind it', () => {
+    expect(readEnvironment({ SNOWDRIFT_URL: 'https://covers.example/' }).share.url).to.equal(
+      'https://covers.example',
+    )
+    for (const wrong of [
+      'covers.example',
+      'ftp://covers.example',
+      'https://covers.example/sub',
+      'https://a:b@c.example',
+    ])
+      expect(complaint({ SNOWDRIFT_URL: wrong }), wrong).to.match(/^SNOWDRIFT_URL must be an address such as/)
+  })
+
+  it('lists the proxies whose word is taken', () => {
+    const { proxies } = readEnvironment({ SNOWDRIFT_TRUST_PROXY: '127.0.0.1, 10.0.0.0/8 fd00::/8' }).share
+    const isTrusted = (address: string, family: 'ipv4' | 'ipv6' = 'ipv4') => proxies.check(address, family)
+    expect([isTrusted('127.0.0.1'), isTrusted('10.20.30.40'), isTrusted('fd12::1', 'ipv6')]).to.deep.equal([
+      true,
+      true,
+      true,
+    ])
+    expect([isTrusted('127.0.0.2'), isTrusted('11.0.0.1')]).to.deep.equal([false, false])
+    for (const wrong of ['1', 'proxy.local', '10.0.0.0/33', '10.0.0.0/x'])
+      expect(complaint({ SNOWDRIFT_TRUST_PROXY: wrong }), wrong).to.match(/“.+” is none\.$/)
+  })
+
+  it('wants a certificate and its key together', () => {
+    for (const name of ['SNOWDRIFT_TLS_CERT', 'SNOWDRIFT_TLS_KEY'])
+      expect(complaint({ [name]: 'own.pem' })).to.equal(
+        'SNOWDRIFT_TLS_CERT and SNOWDRIFT_TLS_KEY belong together; one of them is missing.',
+      )
+  })
+})
+
+describe('a certificate of one’s own', () => {
+  let folder = ''
+  let own = { cert: '', key: '' }
+  before(async () => {
+    own = await createCertificate()
+    folder = await mkdtemp(join(tmpdir(), 'snowdrift-certificate-'))
+    await writeFile(join(folder, 'cert.pem'), own.cert)
+    await writeFile(join(folder, 'key.pem'), own.key)
+    await writeFile(join(folder, 'other.pem'), (await createCertificate()).key)
+    await writeFile(join(folder, 'letter.pem'), 'Dear hut')
+  })
+  after(() => rm(folder, { recursive: true }))
+
+  const read = (cert: string, key: string) =>
+    readCertificate({ certFile: join(folder, cert), keyFile: join(folder, key) }).then(
+      ({ cert: text }) => text,
+      (error: unknown) => (error as Error).message,
+    )
+
+  it('is read with its key', async () => {
+    expect(await read('cert.pem', 'key.pem')).to.equal(own.cert)
+  })
+
+  it('is refused in words where it is none, cannot be read, or goes with another key', async () => {
+    expect(await read('none.pem', 'key.pem')).to.match(/^SNOWDRIFT_TLS_CERT cannot be read: ENOENT/)
+    expect(await read('letter.pem', 'key.pem')).to.equal('SNOWDRIFT_TLS_CERT is not a certificate in PEM.')
+    expect(await read('cert.pem', 'letter.pem')).to.equal(
+      'SNOWDRIFT_TLS_KEY is not a key in PEM, without a passphrase.',
+    )
+    expect(await read('cert.pem', 'other.pem')).to.equal(
+      'SNOWDRIFT_TLS_KEY is not the key of the certificate in SNOWDRIFT_TLS_CERT.',
+    )
+  })
+})

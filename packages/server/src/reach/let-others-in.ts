@@ -1,0 +1,55 @@
+import { formatPairingCode, type PairingCode } from '@snowdrift/core'
+import { toString as drawCode } from 'qrcode'
+import type { Server } from '../serve.js'
+
+interface LetInOptions {
+  readonly port: number
+  readonly tell: (text: string) => void
+  readonly trouble: (text: string) => void
+}
+
+/** Opens the way in for other devices, and tells at the terminal how one comes in. */
+export async function letOthersIn(
+  { sharing, repositories, workshop }: Pick<Server, 'sharing' | 'repositories' | 'workshop'>,
+  { port, tell, trouble }: LetInOptions,
+): Promise<void> {
+  try {
+    await sharing.turn(true)
+  } catch (error) {
+    trouble(
+      `Other devices cannot be let in: ${(error as Error).message}. Choose another port: SNOWDRIFT_SHARE_PORT=${port + 1}`,
+    )
+    return
+  }
+  const { addresses, isSealed } = sharing.state()
+  const [address] = addresses
+  if (address === undefined) {
+    trouble('Other devices cannot reach this machine: it is in no network.')
+    return
+  }
+  const code = await repositories.devices.openCode(workshop)
+  tell(await invitation(address, code, isSealed))
+}
+
+/** What a phone or tablet opens to be let in. The code stands behind the #, which no server is sent and no log keeps. */
+export function pairingLink(address: string, { code }: PairingCode): string {
+  return `${address}/pair#${code}`
+}
+
+async function invitation(address: string, code: PairingCode, isSealed: boolean): Promise<string> {
+  // a log has no use for a picture
+  const picture =
+    process.stdout.isTTY && (await drawCode(pairingLink(address, code), { type: 'terminal', small: true }))
+  const until = new Date(code.expiresAt).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
+  const lines = [
+    ...(picture ? ['\nA phone or tablet in the same network comes in by this picture, or', picture] : []),
+    `A phone or tablet in the same network opens ${address} and types ${formatPairingCode(code.code)}: once, until ${until}.`,
+    'More of them: under Settings.',
+    ...(isSealed
+      ? []
+      : [
+          'What goes to and fro can be read by others in the network; a certificate of your own prevents that.',
+        ]),
+  ]
+  return lines.join('\n')
+}
