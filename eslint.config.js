@@ -51,6 +51,18 @@ export default defineConfig(
   },
   { files: ['packages/web/src/**'], ...reactHooks.configs.flat.recommended },
   {
+    files: ['packages/web/src/**'],
+    rules: {
+      // On plain addresses in a home network a browser has neither.
+      'no-restricted-properties': [
+        'error',
+        { object: 'crypto', property: 'randomUUID', message: 'Take v4 of uuid.' },
+        { object: 'crypto', property: 'subtle' },
+        { object: 'navigator', property: 'clipboard', message: 'Take copyText.' },
+      ],
+    },
+  },
+  {
     files: ['**/*.test.ts', 'e2e/**', 'bench/**', '**/testing/**'],
     rules: {
       '@typescript-eslint/no-unused-expressions': 'off',

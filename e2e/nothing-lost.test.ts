@@ -62,7 +62,7 @@ describe('nothing is lost, nothing is doubled', function () {
   const readyForOffline = async (page: Page) => {
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
     await page.waitForFunction(async () =>
-      (await (await caches.open('snowdrift-1')).keys()).some(({ url }) => /WorkspaceScreen/.test(url)),
+      (await (await caches.open('snowdrift-2')).keys()).some(({ url }) => /WorkspaceScreen/.test(url)),
     )
   }
 

@@ -34,7 +34,7 @@ describe('nothing is lost', function () {
     const page = await openCover('Star atlas, padded')
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
     await page.waitForFunction(async () =>
-      (await (await caches.open('snowdrift-1')).keys()).some(({ url }) => /WorkspaceScreen/.test(url)),
+      (await (await caches.open('snowdrift-2')).keys()).some(({ url }) => /WorkspaceScreen/.test(url)),
     )
     await site.goDown()
     await fill(page, 'Width', '9 3/8')
@@ -53,24 +53,34 @@ describe('nothing is lost', function () {
   it('shows a change from another device beside one’s own, and keeps either', async () => {
     const here = await openCover('Snow-profile notebook, by recipe')
     const path = new URL(here.url()).pathname
-    // windows of one device follow each other; what another one did, the server tells
     const there = await site.visit(path)
     await saved(there)
-    await fill(there, 'Height', '8 1/2')
-    await saved(there)
-
-    await here.bringToFront()
-    await fill(here, 'Height', '8 3/8')
+    // what is not saved yet on the one meets what was saved on the other meanwhile
+    const meanwhile = async (away: Page, height: string, work: () => Promise<void>) => {
+      await away.setOfflineMode(true)
+      await away.bringToFront()
+      await fill(away, 'Height', height)
+      await see(away, 'Server away: kept on this device', '[aria-label="Saving"]')
+      await work()
+      await away.setOfflineMode(false)
+      await away.bringToFront()
+    }
+    await meanwhile(here, '8 3/8', async () => {
+      await there.bringToFront()
+      await fill(there, 'Height', '8 1/2')
+      await saved(there)
+    })
     await see(here, 'This cover was changed in another window')
     await see(here, /Height 8 3\/8 in 8 1\/2 in/, '[aria-label="Changed elsewhere"]')
-    await press(here, 'Keep what is here')
-    await saved(here)
+    await meanwhile(there, '8 5/8', async () => {
+      await here.bringToFront()
+      await press(here, 'Keep what is here')
+      await saved(here)
+    })
     const keptId = path.split('/')[2] ?? ''
     const kept = await site.server().repositories.covers.find(site.server().workshop, keptId)
     expect(kept?.file.object?.readings?.height).to.deep.equal(['8 3/8'])
 
-    await there.bringToFront()
-    await fill(there, 'Height', '8 5/8')
     await see(there, 'This cover was changed in another window')
     await press(there, 'Take what is there')
     expect(await valueOf(there, 'Height')).to.equal('8 3/8')

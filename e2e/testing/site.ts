@@ -2,12 +2,14 @@ import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { expect } from 'chai'
-import { serve, startCluster, type Cluster, type Server } from '@snowdrift/server'
+import { findFreePort, serve, startCluster, type Cluster, type Server } from '@snowdrift/server'
 import puppeteer, { type Browser, type BrowserContext, type Page } from 'puppeteer-core'
 import { slowDown } from './slow-down.js'
 
 export const chromium = '/usr/bin/chromium'
 const quiet = { info: () => undefined, error: () => undefined }
+/** By which other devices know the machine: no browser takes it for its own. */
+const outsideName = 'hut.example'
 export const chromiumFlags = [
   '--no-sandbox',
   '--disable-gpu',
@@ -18,6 +20,7 @@ export const chromiumFlags = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  `--host-resolver-rules=MAP ${outsideName} 127.0.0.1`,
 ]
 
 /** The built application with the demo workshop on a database of its own, and a browser before it. */
@@ -26,10 +29,13 @@ export interface Site {
   readonly server: () => Server
   /** A fresh visitor: storage and service worker of its own. */
   readonly visit: (path: string, size?: Size) => Promise<Page>
+  /** The same by the way in for other devices: a plain address, which a browser does not trust. */
+  readonly visitOutside: (path: string, size?: Size) => Promise<Page>
   /** Another window of the same visitor. */
   readonly anotherWindow: (page: Page, path: string) => Promise<Page>
   readonly goDown: () => Promise<void>
-  readonly comeUp: () => Promise<void>
+  /** With the workshop that it had, or another. */
+  readonly comeUp: (workshop?: 'demo' | 'home') => Promise<void>
   /** What its pages had to complain of on the console so far, each with where. */
   readonly complaints: () => readonly string[]
   /** Fails where a page complained of anything but an answer that it did not get. */
@@ -63,7 +69,10 @@ interface SiteOptions {
 export async function openSite({ demo = true, flags = chromiumFlags }: SiteOptions = {}): Promise<Site> {
   const folder = await mkdtemp(join(tmpdir(), 'snowdrift-e2e-'))
   const cluster = await startCluster(folder, { careless: true })
-  let server = await start(cluster, 0, demo)
+  const sharePort = await findFreePort()
+  const outside = `http://${outsideName}:${sharePort}`
+  const share = { port: sharePort, url: outside }
+  let server = await start(cluster, { port: 0, demo, share })
   const { port } = new URL(server.address)
   const browser = await puppeteer.launch({ executablePath: chromium, args: [...flags] })
   const complaints: string[] = []
@@ -72,10 +81,12 @@ export async function openSite({ demo = true, flags = chromiumFlags }: SiteOptio
     server: () => server,
     visit: async (path, size = desk) =>
       openPage(await browser.createBrowserContext(), server.address + path, size, complaints),
+    visitOutside: async (path, size = desk) =>
+      openPage(await browser.createBrowserContext(), outside + path, size, complaints),
     anotherWindow: (page, path) => openPage(page.browserContext(), server.address + path, desk, complaints),
     goDown: () => server.close(),
-    comeUp: async () => {
-      server = await start(cluster, Number(port), demo)
+    comeUp: async (workshop = demo ? 'demo' : 'home') => {
+      server = await start(cluster, { port: Number(port), demo: workshop === 'demo', share })
     },
     complaints: () => complaints,
     close: async () => {
@@ -110,9 +121,11 @@ const shop: NonNullable<Parameters<typeof serve>[0]['shop']> = {
     }),
 }
 
-async function start({ url }: Cluster, port: number, demo: boolean): Promise<Server> {
+type StartOptions = Pick<Parameters<typeof serve>[0], 'port' | 'demo' | 'share'>
+
+async function start({ url }: Cluster, options: StartOptions): Promise<Server> {
   const webFolder = resolve(import.meta.dirname, '../../packages/web/dist')
-  return serve({ databaseUrl: url, port, log: quiet, demo, webFolder, shop })
+  return serve({ databaseUrl: url, log: quiet, webFolder, shop, ...options })
 }
 
 /** As long as for what is seen: a shared machine may stand still for half a minute. */

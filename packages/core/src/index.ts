@@ -328,8 +328,8 @@ export {
   type ShareRow,
 } from './api/shares.js'
 export { codeLength, codeLetters, codeMinutes, formatPairingCode } from './api/paired-devices.js'
-export { parsePairingCode, readPairBody, readSharingBody, type PairBody } from './api/paired-devices.js'
-export type { PairedDevice, PairingCode, Sharing, WhoIsHere } from './api/paired-devices.js'
+export { keptForHeader, parsePairingCode, readPairBody, readSharingBody } from './api/paired-devices.js'
+export type { PairBody, PairedDevice, PairingCode, Sharing, WhoIsHere } from './api/paired-devices.js'
 export { changedKinds, type Change, type ChangedKind } from './api/changes.js'
 export { makingColumns, makingRow, readMakingBody, type MakingBody, type MakingRow } from './api/makings.js'
 export { planSteps, type Making } from './make/plan-steps.js'

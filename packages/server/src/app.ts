@@ -16,7 +16,7 @@ import type { Repositories } from './db/repositories/repositories.js'
 import type { FabricShop } from './devices/shop/shop.js'
 import { createExportWriter } from './exports/export-writer.js'
 import { mostBodyBytes } from './http/body.js'
-import { guard, type Door } from './http/guard.js'
+import { guard, nameCaller, type Door } from './http/guard.js'
 import { letIn } from './http/let-in.js'
 import type { Tries } from './http/tries.js'
 import type { ShareListener } from './reach/share-listener.js'
@@ -24,6 +24,7 @@ import { databaseTrouble, isNameTaken, isUnknownReference } from './http/databas
 import { deadline, isLate } from './http/deadline.js'
 import { answeredOf, type Answered } from './http/metrics.js'
 import { nameRequest } from './http/name-request.js'
+import { keptPaths, offerToKeep } from './http/offer-to-keep.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
 import type { Log } from './log.js'
@@ -104,6 +105,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     .route('/shared', createSharedRoutes(write, now))
     .route('/pair', createPairRoutes(pairingTries))
     .use(letIn(door.needsPairing, workshopOf))
+    .on('GET', keptPaths, offerToKeep)
     .route('/live', createLiveRoutes(live))
     // Archives, pictures and tables bound their own bodies.
     .route('/archive', createArchiveRoutes({ shrinker, now, log }))
@@ -156,7 +158,8 @@ export function createApp(dependencies: AppDependencies): Hono {
     log.info({ ...nameRequest(context), status: context.res.status, milliseconds }, 'answered')
     observe?.(answeredOf(context, milliseconds))
   })
-  app.use(securityHeaders)
+  app.use(nameCaller(door))
+  app.use(securityHeaders(door))
   app.use(guard(door))
   app.route('/api', api)
   if (webFolder !== undefined) serveWeb(app, webFolder)

@@ -1,4 +1,4 @@
-import { codeLetters, formatPairingCode, parsePairingCode } from '@snowdrift/core'
+import { codeLetters, formatPairingCode, keptForHeader, parsePairingCode } from '@snowdrift/core'
 import { expect } from 'chai'
 import { QueryTypes } from 'sequelize'
 import { coverBody } from './testing/bodies.js'
@@ -160,6 +160,32 @@ describe('devices that a workshop lets in', function () {
     expect((await ask('GET', '/api/settings', as(cookie))).status).to.equal(401)
   })
 
+  it('may keep rows for those whose they are, and nothing else', async () => {
+    const { cookie } = await pair()
+    const keptFor = async (path: string) =>
+      (await ask('GET', path, as(cookie))).headers.get(keptForHeader) ?? 'nobody'
+    const { ours } = outside()
+    for (const path of [
+      '/api/covers',
+      '/api/settings',
+      '/api/shelf',
+      '/api/stash/pieces',
+      '/api/progress/none',
+    ])
+      expect(await keptFor(path), path).to.equal(ours)
+    for (const path of [
+      '/api/devices/here',
+      '/api/archive',
+      '/api/stash.csv',
+      '/api/shares?cover=none',
+      '/api/health',
+    ])
+      expect(await keptFor(path), path).to.equal('nobody')
+    expect((await ask('GET', '/api/covers')).headers.get(keptForHeader)).to.equal(null)
+    const written = await ask('POST', '/api/covers', { ...as(cookie), body: coverBody() })
+    expect([written.status, written.headers.get(keptForHeader)]).to.deep.equal([201, null])
+  })
+
   it('let nobody in themselves, send none away, and do not open or shut the way', async () => {
     const phone = await pair()
     const other = await pair('Other')
@@ -180,7 +206,7 @@ describe('devices that a workshop lets in', function () {
 
   it('are seen, let in and sent away at the machine itself', async () => {
     const { request, ours, theirs, repositories } = inside()
-    expect((await request('GET', '/api/devices/here')).body).to.deep.equal({ device: null })
+    expect((await request('GET', '/api/devices/here')).body).to.deep.equal({ device: null, account: ours })
     expect((await request('POST', '/api/devices/code')).body.detail).to.equal(
       'Other devices cannot reach Snowdrift yet. Let them first.',
     )

@@ -1,7 +1,9 @@
 // Keeps the application and what it last read at hand when the server is away. Changes are kept by the page itself.
-const cacheName = 'snowdrift-1'
-/** What is written anew each time, and what a link shows that may be taken back. */
-const notKept = /^\/api\/(archive|shared|shares|[a-z]+\.csv)(\/|$)/
+const cacheName = 'snowdrift-2'
+/** Where an answer says for whom it may be kept; what does not say so is not. */
+const keptForHeader = 'Snowdrift-Kept-For'
+const answersOf = account => `snowdrift-answers ${account}`
+const areAnswers = name => name.startsWith('snowdrift-answers ')
 
 self.addEventListener('install', event => {
   event.waitUntil(caches.open(cacheName).then(cache => cache.add('/')))
@@ -9,8 +11,7 @@ self.addEventListener('install', event => {
 })
 
 self.addEventListener('activate', event => {
-  const drop = name => (name === cacheName ? undefined : caches.delete(name))
-  event.waitUntil(caches.keys().then(names => Promise.all(names.map(drop))))
+  event.waitUntil(dropCaches(name => name !== cacheName && !areAnswers(name)))
   event.waitUntil(self.clients.claim())
 })
 
@@ -24,18 +25,20 @@ self.addEventListener('fetch', event => {
   const { request } = event
   const url = new URL(request.url)
   if (request.method !== 'GET' || url.origin !== self.location.origin) return
-  if (notKept.test(url.pathname)) return
-  if (url.pathname.startsWith('/assets/')) event.respondWith(fromCacheFirst(request))
-  else event.respondWith(fromServerFirst(request, request.mode === 'navigate' ? '/' : request))
+  if (url.pathname === '/api/live') return
+  if (url.pathname.startsWith('/api/')) event.respondWith(fromServerFirst(request, request, keepAnswer))
+  else if (url.pathname.startsWith('/assets/')) event.respondWith(fromCacheFirst(request))
+  else if (request.mode === 'navigate') event.respondWith(fromServerFirst(request, '/', keepFile))
+  else event.respondWith(fromServerFirst(request, request, keepFile))
 })
 
 async function fromCacheFirst(request) {
-  return (await caches.match(request)) ?? fetchAndKeep(request, request)
+  return (await caches.match(request)) ?? fetchAndKeep(request, request, keepFile)
 }
 
-async function fromServerFirst(request, key) {
+async function fromServerFirst(request, key, keep) {
   try {
-    return await fetchAndKeep(request, key)
+    return await fetchAndKeep(request, key, keep)
   } catch (error) {
     const kept = await caches.match(key)
     if (kept) return kept
@@ -43,11 +46,30 @@ async function fromServerFirst(request, key) {
   }
 }
 
-async function fetchAndKeep(request, key) {
+async function fetchAndKeep(request, key, keep) {
   const response = await fetch(request)
-  if (response.ok) {
-    const cache = await caches.open(cacheName)
-    await cache.put(key, response.clone())
-  }
+  await keep(key, response)
   return response
+}
+
+async function keepFile(key, response) {
+  if (response.ok) await put(cacheName, key, response)
+}
+
+/** An answer belongs to one account: with the first of another, and where none is let in, what was kept goes. */
+async function keepAnswer(key, response) {
+  const account = response.headers.get(keptForHeader)
+  if (response.status === 401) await dropCaches(areAnswers)
+  if (!response.ok || account === null) return
+  await dropCaches(name => areAnswers(name) && name !== answersOf(account))
+  await put(answersOf(account), key, response)
+}
+
+async function put(name, key, response) {
+  const cache = await caches.open(name)
+  await cache.put(key, response.clone())
+}
+
+async function dropCaches(isDropped) {
+  for (const name of await caches.keys()) if (isDropped(name)) await caches.delete(name)
 }

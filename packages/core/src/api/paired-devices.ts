@@ -76,4 +76,9 @@ export interface PairingCode {
 /** Who asks: a device by its name, or whoever sits at the machine on which Snowdrift runs. */
 export interface WhoIsHere {
   readonly device: PairedDevice | null
+  /** Whose work it is, whatever the device: what is kept on a device is kept for them. */
+  readonly account: string
 }
+
+/** Where an answer says for whom a device may keep it; without it nothing is kept. */
+export const keptForHeader = 'Snowdrift-Kept-For'

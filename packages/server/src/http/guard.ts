@@ -14,6 +14,14 @@ export interface CallerEnv {
   readonly Variables: { readonly caller: Caller }
 }
 
+/** Finds out who calls, for everything that comes after it. */
+export function nameCaller(door: Door): MiddlewareHandler<CallerEnv> {
+  return async (context, next) => {
+    context.set('caller', callerOf(context, door))
+    await next()
+  }
+}
+
 const changing = new Set(['POST', 'PUT', 'PATCH', 'DELETE'])
 
 /**
@@ -28,7 +36,7 @@ export function guard(door: Door): MiddlewareHandler<CallerEnv> {
         kind: 'foreign',
         detail: 'No proxy may stand before this port. Put it before the one that other devices use.',
       })
-    const caller = callerOf(context, door)
+    const { caller } = context.var
     if (!door.isOwnName(nameOf(caller.host)))
       return answerProblem(context, {
         kind: 'foreign',
@@ -45,7 +53,6 @@ export function guard(door: Door): MiddlewareHandler<CallerEnv> {
         kind: 'foreign',
         detail: 'Only Snowdrift’s own pages may change anything.',
       })
-    context.set('caller', caller)
     return next()
   }
 }

@@ -1,4 +1,5 @@
 import type { MiddlewareHandler } from 'hono'
+import type { CallerEnv, Door } from './guard.js'
 
 /**
  * The two style sheets that the chart library writes into the page, by what they say: nothing else may be written there.
@@ -26,18 +27,23 @@ const contentSecurityPolicy = [
 
 const headers: readonly (readonly [string, string])[] = [
   ['Content-Security-Policy', contentSecurityPolicy],
-  ['Cross-Origin-Opener-Policy', 'same-origin'],
   ['Cross-Origin-Resource-Policy', 'same-origin'],
   ['Referrer-Policy', 'no-referrer'],
   ['X-Content-Type-Options', 'nosniff'],
   ['X-Frame-Options', 'DENY'],
 ]
 
+/** Heeded on addresses that a browser trusts; on others it complains of each. */
+const openerPolicy = ['Cross-Origin-Opener-Policy', 'same-origin'] as const
+
 /**
  * Sets the headers before there is an answer. The framework's own middleware changes the finished answer, which
  * makes the server build it as a stream: twice the work for every request.
  */
-export const securityHeaders: MiddlewareHandler = async (context, next) => {
-  for (const [name, value] of headers) context.header(name, value)
-  await next()
+export function securityHeaders(door: Door): MiddlewareHandler<CallerEnv> {
+  return async (context, next) => {
+    for (const [name, value] of headers) context.header(name, value)
+    if (!door.needsPairing || context.var.caller.scheme === 'https') context.header(...openerPolicy)
+    await next()
+  }
 }

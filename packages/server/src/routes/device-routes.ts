@@ -1,4 +1,4 @@
-import { readSharingBody } from '@snowdrift/core'
+import { readSharingBody, type WhoIsHere } from '@snowdrift/core'
 import { Hono, type MiddlewareHandler } from 'hono'
 import { z } from 'zod'
 import { readBody } from '../http/body.js'
@@ -21,7 +21,10 @@ const atTheMachine: MiddlewareHandler<WorkshopEnv> = async (context, next) =>
 /** The devices that a workshop lets in, and whether others reach it at all. */
 export function createDeviceRoutes(sharing: ShareListener): Hono<WorkshopEnv> {
   return new Hono<WorkshopEnv>()
-    .get('/here', context => context.json({ device: context.var.device ?? null }))
+    .get('/here', context => {
+      const { device = null, workshop } = context.var
+      return context.json({ device, account: workshop } satisfies WhoIsHere)
+    })
     .delete('/:id', async context => {
       const { workshop, device, repositories } = context.var
       const id = z.uuid().safeParse(context.req.param('id'))

@@ -26,7 +26,8 @@ export function createLiveRoutes({ changes, closing }: LiveOptions): Hono<Worksh
     const { workshop, device, repositories } = context.var
     if ((followers.get(workshop) ?? 0) >= mostFollowers)
       return answerProblem(context, { kind: 'busy', detail: 'Too many windows look on already. Close some.' })
-    const after = context.req.header('Last-Event-ID')
+    // The browser names it where it comes back by itself; a window that looked away for a while does so in the address.
+    const after = context.req.header('Last-Event-ID') ?? context.req.query('after')
     const token = readDeviceCookie(context)
     const isStillIn = async () =>
       !device || (token !== undefined && (await repositories.devices.find(token)) !== undefined)

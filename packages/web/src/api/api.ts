@@ -24,6 +24,7 @@ import type {
   TakeBody,
   ThingBody,
   ThingRow,
+  WhoIsHere,
 } from '@snowdrift/core'
 import { createApi } from '@reduxjs/toolkit/query/react'
 import type { Pending } from '../drafts/draft'
@@ -81,6 +82,7 @@ export const rowTags = [
   'Marks',
   'Shelf',
   'Shares',
+  'Devices',
 ] as const
 
 /** A cover in one of its versions. */
@@ -311,6 +313,8 @@ export const api = createApi({
     >({
       query: ({ token, answer }) => ({ url: `/shared/${token}`, method: 'POST', body: answer }),
     }),
+    /** Who asks: this device by its name, or whoever sits at the machine. */
+    here: build.query<WhoIsHere, void>({ query: () => '/devices/here', providesTags: ['Devices'] }),
     settings: build.query<SettingsRow, void>({ query: () => '/settings', providesTags: ['Settings'] }),
   }),
 })
@@ -358,4 +362,5 @@ export const {
   useSharedQuery,
   useSendMeasurementsMutation,
   useMakingQuery,
+  useHereQuery,
 } = api

@@ -1,5 +1,9 @@
 import type { BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import { fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import { v4 as newId } from 'uuid'
+import { keptForHeader } from '@snowdrift/core'
+import { meetAccount } from '../app/account'
+import { shutOut } from '../app/server-slice'
 import { isUnreachable } from './describe-error'
 
 export type BaseQuery = BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError>
@@ -12,18 +16,30 @@ const pausesMs = [300, 1200]
  * here, and is sent again with it where no answer came: whether it was done is then found out, not guessed.
  */
 export function createBaseQuery(wait: (ms: number) => Promise<void> = pause): BaseQuery {
-  const send = fetchBaseQuery({ baseUrl: '/api', timeout: longestAnswerMs })
+  const send = heeding(fetchBaseQuery({ baseUrl: '/api', timeout: longestAnswerMs }))
   return async (args, api, options) => {
     const request = typeof args === 'string' ? { url: args } : args
     const reads = (request.method ?? 'GET') === 'GET'
     if (reads || hasKey(request)) return send(request, api, options)
-    const keyed = { ...request, headers: { ...headersOf(request), ...keyHeader(crypto.randomUUID()) } }
+    const keyed = { ...request, headers: { ...headersOf(request), ...keyHeader(newId()) } }
     let answer = await send(keyed, api, options)
     for (const ms of pausesMs) {
       if (!answer.error || !isUnreachable(answer.error)) return answer
       await wait(ms)
       answer = await send(keyed, api, options)
     }
+    return answer
+  }
+}
+
+/** Notices with every answer whose work it is, and whether this device is let in at all. */
+function heeding(send: ReturnType<typeof fetchBaseQuery>): BaseQuery {
+  return async (args, api, options) => {
+    const answer = await send(args, api, options)
+    const account = answer.meta?.response?.headers.get(keptForHeader)
+    // Nothing of the one is to be mixed with anything of the other.
+    if (account && meetAccount(account)) location.reload()
+    if (answer.error?.status === 401) api.dispatch(shutOut())
     return answer
   }
 }

@@ -5,10 +5,12 @@ import { buttonLooks, buttonShape } from '../parts/Button'
 import { IconButton } from '../parts/IconButton'
 import { KeepingNote } from './KeepingNote'
 import { OnceSettled } from './OnceSettled'
-import { useAppSelector } from './store'
+import { loadPairScreen } from './screens'
+import { useAppSelector, useAppStore } from './store'
 import { UndoDelete } from './UndoDelete'
 import { isTyping } from './shortcuts'
 
+const PairScreen = lazy(async () => ({ default: (await loadPairScreen()).Screen }))
 const ShortcutsDialog = lazy(() => import('./ShortcutsDialog'))
 const WaitsElsewhere = lazy(() => import('./WaitsElsewhere'))
 const TapeBar = lazy(() => import('../devices/tape/TapeBar'))
@@ -17,6 +19,7 @@ const TapeBar = lazy(() => import('../devices/tape/TapeBar'))
 export function Shell() {
   const [helpOpen, setHelpOpen] = useState(false)
   const navigate = useNavigate()
+  const isShutOut = useAppSelector(({ server }) => server.shutOut)
   const hasTape = useAppSelector(state => state.devices.tape)
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -31,6 +34,14 @@ export function Shell() {
     addEventListener('keydown', press)
     return () => removeEventListener('keydown', press)
   }, [navigate])
+  useFollowingServer(!isShutOut)
+  // Whoever is not let in sees nothing that is kept in memory either.
+  if (isShutOut)
+    return (
+      <Suspense>
+        <PairScreen />
+      </Suspense>
+    )
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only bg-surface p-2 focus:not-sr-only">
@@ -85,4 +96,21 @@ export function Shell() {
       )}
     </div>
   )
+}
+
+/** Follows what is changed anywhere else; what does so comes once the page stands. */
+function useFollowingServer(isLetIn: boolean) {
+  const store = useAppStore()
+  useEffect(() => {
+    if (!isLetIn) return
+    let end = () => undefined as void
+    let isOver = false
+    void import('./live').then(({ followServer }) => {
+      if (!isOver) end = followServer(store)
+    })
+    return () => {
+      isOver = true
+      end()
+    }
+  }, [store, isLetIn])
 }

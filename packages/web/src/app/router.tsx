@@ -1,7 +1,7 @@
 import { createBrowserRouter, Link, useRouteError, type RouteObject } from 'react-router'
 import { ShelfScreen } from '../screens/shelf/ShelfScreen'
 import { Shell } from './Shell'
-import { loadSharedScreen, screens } from './screens'
+import { loadPairScreen, loadSharedScreen, screens } from './screens'
 
 const lazily = (load: () => Promise<{ Screen: () => React.ReactNode }>) => async () => ({
   Component: (await load()).Screen,
@@ -12,6 +12,12 @@ const routes: RouteObject[] = [
   {
     path: '/shared/:token',
     lazy: lazily(loadSharedScreen),
+    errorElement: <Failed />,
+    HydrateFallback: () => null,
+  },
+  {
+    path: '/pair',
+    lazy: lazily(loadPairScreen),
     errorElement: <Failed />,
     HydrateFallback: () => null,
   },

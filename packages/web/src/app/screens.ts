@@ -32,5 +32,8 @@ export const screens = {
 }
 export const loadScreens = Object.values(screens)
 
+/** For a device that is not let in; not loaded with the others. */
+export const loadPairScreen = () => import('../screens/pair/PairScreen')
+
 /** For whoever has a link; not loaded with the others. */
 export const loadSharedScreen = () => import('../screens/shared/SharedScreen')

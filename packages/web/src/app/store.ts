@@ -1,6 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit'
 import { setupListeners } from '@reduxjs/toolkit/query'
-import { useDispatch, useSelector } from 'react-redux'
+import { useDispatch, useSelector, useStore } from 'react-redux'
 import { api } from '../api/api'
 import { autosave } from '../drafts/autosave'
 import { deviceSlice, keepingChanged } from '../drafts/device-slice'
@@ -16,6 +16,7 @@ import { deletedSlice } from './deleted-slice'
 import { devicesSlice } from './devices-slice'
 import { litSlice } from './lit-slice'
 import { measuringSlice } from './measuring-slice'
+import { serverSlice } from './server-slice'
 import { hearOtherWindows } from './other-windows'
 import { tellChanges } from './tell-changes'
 
@@ -30,6 +31,7 @@ export const store = configureStore({
     cloth: clothSlice.reducer,
     beside: besideSlice.reducer,
     measuring: measuringSlice.reducer,
+    server: serverSlice.reducer,
   },
   middleware: defaults =>
     defaults().prepend(autosave.middleware, tellChanges.middleware).concat(api.middleware),
@@ -46,6 +48,8 @@ async function begin(): Promise<void> {
   await store.dispatch(takeUpLeftWork())
 }
 
+export type AppStore = typeof store
 export type RootState = ReturnType<typeof store.getState>
+export const useAppStore = useStore.withTypes<AppStore>()
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>()
 export const useAppSelector = useSelector.withTypes<RootState>()

@@ -1,5 +1,6 @@
 import type { Problem } from '@snowdrift/core'
 import { createListenerMiddleware, isAnyOf, type ThunkDispatch, type UnknownAction } from '@reduxjs/toolkit'
+import { v4 as newId } from 'uuid'
 import { api } from '../api/api'
 import { tellOtherWindows } from '../app/other-windows'
 import { describeError, isUnreachable } from '../api/describe-error'
@@ -108,7 +109,7 @@ async function run(ref: Ref, saver: Saver): Promise<void> {
 async function save({ ref, saving }: Draft, saver: Saver): Promise<'saved' | 'refused' | 'unreachable'> {
   const { dispatch } = saver
   if (saving !== 'offline') dispatch(savingChanged({ ref, saving: 'saving' }))
-  dispatch(sent({ ref, newKey: crypto.randomUUID() }))
+  dispatch(sent({ ref, newKey: newId() }))
   const pending = saver.draft(ref)?.pending
   if (!pending) return 'refused'
   try {

@@ -1,4 +1,5 @@
 import { inPresentWords } from '@snowdrift/core'
+import { v4 as newId } from 'uuid'
 import type { Draft, KeptDraft } from './draft'
 import {
   dropKept,
@@ -121,7 +122,7 @@ function withPresentFile(body: object): object {
 
 /** Puts work back that was found and is not wanted now, to be found again. */
 export async function leaveKeptDraft(ref: Ref, value: KeptDraft<object>): Promise<void> {
-  await attempt(putKept({ of: ref, window: `left ${crypto.randomUUID()}`, at: Date.now(), value }))
+  await attempt(putKept({ of: ref, window: `left ${newId()}`, at: Date.now(), value }))
 }
 
 /** The rows of which closed windows, or this one before a reload, left unsaved work. */
@@ -147,5 +148,5 @@ async function leftBehind(records: readonly KeptRecord[], own: string): Promise<
 }
 
 function isRef(of: string): of is Ref {
-  return /^(cover|thing|cutting|material|settings)\//.test(of)
+  return /^(cover|thing|cutting|material|making|make|settings)\//.test(of)
 }

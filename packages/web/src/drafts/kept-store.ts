@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import { keptPlace } from '../app/account'
 
 /** Something of a window's that this device keeps. */
 export interface KeptRecord {
@@ -21,7 +22,7 @@ let opening: Promise<IDBPDatabase<Schema>> | undefined
 
 /** Opened when it is first wanted; where that fails, tried again the next time. */
 function open(): Promise<IDBPDatabase<Schema>> {
-  opening ??= openDB<Schema>('snowdrift', 1, {
+  opening ??= openDB<Schema>(keptPlace(), 1, {
     upgrade: database => database.createObjectStore('kept', { keyPath: ['of', 'window'] }),
     terminated: () => (opening = undefined),
   }).catch((error: unknown) => {
@@ -66,7 +67,7 @@ export function troubleOf(error: unknown): KeepingTrouble {
   return error instanceof Error && /quota/i.test(`${error.name} ${error.message}`) ? 'full' : 'blocked'
 }
 
-/** For tests: the next call opens it anew. */
+/** The next call opens it anew, in the place of whoever is here then. */
 export async function closeKept(): Promise<void> {
   const database = await opening?.catch(() => undefined)
   database?.close()

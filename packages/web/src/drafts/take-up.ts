@@ -1,5 +1,6 @@
 import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit'
 import { api } from '../api/api'
+import { meetAccount } from '../app/account'
 import { opened, type DraftsState } from './drafts-slice'
 import { claimLeftDraft, findOwnDraft, leaveKeptDraft, listLeftRefs } from './kept-drafts'
 import { takeUndo } from './undo-history'
@@ -34,7 +35,14 @@ export function takeUp(ref: Ref, row: Standing<object>): Thunk {
 /** Takes up all that closed windows left, whether anybody opens it or not: it is saved as soon as that can be. */
 export function takeUpLeftWork(): Thunk {
   return async (dispatch, getState) => {
-    for (const ref of await listLeftRefs()) {
+    const left = await listLeftRefs()
+    if (left.length === 0) return
+    // Whose it is has to be known before any of it is sent: nobody is to find another's work among their own.
+    const here = await dispatch(
+      api.endpoints.here.initiate(undefined, { forceRefetch: true, subscribe: false }),
+    )
+    if (here.data && meetAccount(here.data.account)) return location.reload()
+    for (const ref of left) {
       if (getState().drafts[ref]) continue
       const { data, error } = await dispatch(
         api.endpoints.row.initiate(ref, { forceRefetch: true, subscribe: false }),

@@ -1,3 +1,4 @@
+import { v4 as newId } from 'uuid'
 import { readSession, writeSession } from '../app/device-storage'
 
 const key = 'snowdrift.window'
@@ -20,7 +21,7 @@ export function windowName(): Promise<string> {
 async function claimName(): Promise<string> {
   const known = readSession(key)
   if (known && ((await hold(known)) || (await pause(), await hold(known)))) return known
-  const name = crypto.randomUUID()
+  const name = newId()
   writeSession(key, name)
   await hold(name)
   return name

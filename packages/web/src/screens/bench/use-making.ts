@@ -17,6 +17,7 @@ import {
   withMade,
 } from '@snowdrift/core'
 import { useCallback, useMemo, useState } from 'react'
+import { useAppSelector } from '../../app/store'
 import { useCoverQuery, useMakingQuery, useSettingsQuery } from '../../api/api'
 import { oneStep, type Draft } from '../../drafts/draft'
 import { standingOf } from '../../drafts/kinds'
@@ -69,9 +70,11 @@ export function useMaking(id: string): OnTheBench | 'not-planned' | undefined {
 /** The progress of a cover: kept on the device, saved, and brought together with what another device did. */
 function useProgress(id: string) {
   const [isThere, setThere] = useState(false)
+  const isLive = useAppSelector(({ server }) => server.live)
   const { data, error } = useMakingQuery(id, {
     // where nothing has been begun, there is nothing to look for
-    pollingInterval: isThere ? lookEveryMs : 0,
+    // where the server tells, nobody has to look
+    pollingInterval: isThere && !isLive ? lookEveryMs : 0,
     skipPollingIfUnfocused: true,
     refetchOnMountOrArgChange: true,
   })

@@ -1,6 +1,7 @@
 import { isDone, noProgress, type Progress } from '@snowdrift/core'
 import { BookOpenCheck, RotateCcw } from 'lucide-react'
 import { useState } from 'react'
+import { v4 as newId } from 'uuid'
 import { useCreateMakeMutation, useMakesQuery } from '../../api/log-api'
 import { describeError } from '../../api/describe-error'
 import { Button } from '../../parts/Button'
@@ -33,7 +34,7 @@ export function LogStation({ id }: { readonly id: string }) {
 
 function PutIn({ bench, isFirst }: { readonly bench: OnTheBench; readonly isFirst: boolean }) {
   const [create, { isLoading, error }] = useCreateMakeMutation()
-  const [makeId, setMakeId] = useState(() => crypto.randomUUID())
+  const [makeId, setMakeId] = useState(() => newId())
   const logOf = useLogOf()
   const { steps } = bench.making
   const done = steps.filter(step => isDone(bench.progress, step.id)).length
@@ -41,7 +42,7 @@ function PutIn({ bench, isFirst }: { readonly bench: OnTheBench; readonly isFirs
     const log = logOf(bench)
     if (!log) return
     const answer = await create({ id: makeId, body: { coverId: bench.id, log } })
-    if (!answer.error) setMakeId(crypto.randomUUID())
+    if (!answer.error) setMakeId(newId())
   }
   const again = () => {
     bench.change(progress => begunAnew(progress, new Date().toISOString()))

@@ -1,6 +1,7 @@
 import { namePiece } from '@snowdrift/core'
 import { Plus, X } from 'lucide-react'
 import { useState } from 'react'
+import { v4 as newId } from 'uuid'
 import { oneStep } from '../../drafts/draft'
 import { Button } from '../../parts/Button'
 import { CheckField } from '../../parts/CheckField'
@@ -120,7 +121,7 @@ function Reminders({ log, change }: LogPart) {
       ...before,
       reminders: [
         ...before.reminders,
-        { id: crypto.randomUUID(), what, due: inMonths(log.finished, months), done: null },
+        { id: newId(), what, due: inMonths(log.finished, months), done: null },
       ],
     }))
   return (

@@ -1,4 +1,5 @@
 import { ImageUp, X } from 'lucide-react'
+import { v4 as newId } from 'uuid'
 import { usePutPhotoMutation } from '../../api/log-api'
 import { describeError } from '../../api/describe-error'
 import { oneStep } from '../../drafts/draft'
@@ -13,7 +14,7 @@ const mostPhotos = 24
 export function Photos({ log, change, makeId }: LogPart & { readonly makeId: string }) {
   const [put, { isLoading, error }] = usePutPhotoMutation()
   const add = async (picture: File) => {
-    const id = crypto.randomUUID()
+    const id = newId()
     const answer = await put({ make: makeId, id, picture })
     if (answer.error) return
     change(oneStep, before => ({ ...before, photos: [...before.photos, { id, caption: '' }] }))

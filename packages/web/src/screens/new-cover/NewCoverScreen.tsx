@@ -2,6 +2,7 @@ import { objectKinds, usualSpine, type ObjectKind, type ThingRow } from '@snowdr
 import { FileOutput } from 'lucide-react'
 import type { SubmitEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
+import { v4 as newId } from 'uuid'
 import {
   useCreateCoverMutation,
   useCreateThingMutation,
@@ -49,8 +50,8 @@ interface NewThingForm {
 const beginForm = (): NewThingForm => ({
   kind: 'hardcover',
   name: '',
-  thingId: crypto.randomUUID(),
-  coverId: crypto.randomUUID(),
+  thingId: newId(),
+  coverId: newId(),
 })
 
 function NewThing() {
@@ -131,7 +132,7 @@ function BeginWith({ thing }: { readonly thing: ThingRow }) {
         readings that are on the shelf.
       </p>
       <div className="flex items-center gap-4">
-        <Button look="act" autoFocus onClick={() => void begin.coverFor(thing, crypto.randomUUID())}>
+        <Button look="act" autoFocus onClick={() => void begin.coverFor(thing, newId())}>
           Begin
         </Button>
         {begin.error && <p role="alert">{describeError(begin.error)}</p>}
@@ -157,7 +158,7 @@ function KnownThings() {
           <li key={thing.id}>
             <button
               className="flex w-full items-baseline gap-3 px-1 py-2.5 text-left hover:bg-sunken"
-              onClick={() => void begin.coverFor(thing, crypto.randomUUID())}
+              onClick={() => void begin.coverFor(thing, newId())}
             >
               <span className="font-medium">{thing.name}</span>
               <span className="text-sm text-soft">{kindWords[thing.object.kind].name}</span>

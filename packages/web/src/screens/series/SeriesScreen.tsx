@@ -1,6 +1,7 @@
 import { families, type CoverFile, type ThingRow, type Unit } from '@snowdrift/core'
 import { useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
+import { v4 as newId } from 'uuid'
 import { useCreateCoverMutation, useCoversInfiniteQuery, useSettingsQuery } from '../../api/api'
 import { useAllThingsQuery } from '../../api/log-api'
 import { describeError } from '../../api/describe-error'
@@ -192,7 +193,7 @@ interface CoverProps {
 
 function Cover({ cover: { things: places, outer, file, cloth }, things, unit }: CoverProps) {
   const [create, { error, isLoading }] = useCreateCoverMutation()
-  const [id] = useState(() => crypto.randomUUID())
+  const [id] = useState(() => newId())
   const navigate = useNavigate()
   const names = places.map(place => things[place]?.name ?? '')
   const begin = async () => {

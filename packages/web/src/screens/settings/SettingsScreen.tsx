@@ -12,6 +12,7 @@ import { SavingState } from '../../parts/SavingState'
 import { SelectField } from '../../parts/SelectField'
 import { usePageTitle } from '../../views/use-page-title'
 import { ArchiveSection } from './ArchiveSection'
+import { PhonesSection } from './PhonesSection'
 import { SettingInput, settingKeys, type SettingKey } from './SettingInput'
 
 /** Settings of the making, apart from those that new covers begin with. */
@@ -44,6 +45,7 @@ export function Screen() {
       <h1 className="text-3xl font-semibold tracking-tight">Settings</h1>
       {error && <p role="alert">{describeError(error)}</p>}
       {data && <WorkshopSettings settings={data} />}
+      <PhonesSection />
       <ArchiveSection />
       <section className="grid gap-4">
         <h2 className="text-xl font-semibold">This device</h2>

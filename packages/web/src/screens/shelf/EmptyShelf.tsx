@@ -1,6 +1,7 @@
 import type { MaterialRow } from '@snowdrift/core'
 import { Ruler } from 'lucide-react'
 import { Link, useNavigate } from 'react-router'
+import { v4 as newId } from 'uuid'
 import { useCreateCoverMutation, useCreateMaterialMutation, useMaterialsQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { buttonLooks, buttonShape } from '../../parts/Button'
@@ -48,7 +49,7 @@ function OnTrial({ sample }: { readonly sample: Sample }) {
     // Its cloths come into the stash with it, but not beside ones of the same name.
     const names = new Set(known?.map(({ material }) => material.name))
     for (const body of materials) if (!names.has(body.material.name)) await createMaterial(body)
-    const made = await createCover({ id: crypto.randomUUID(), body: { thingId: null, file } })
+    const made = await createCover({ id: newId(), body: { thingId: null, file } })
     if (made.data) await navigate(`/covers/${made.data.id}`)
   }
   return (

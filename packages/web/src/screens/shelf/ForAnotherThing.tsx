@@ -8,6 +8,7 @@ import {
 } from '@snowdrift/core'
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { v4 as newId } from 'uuid'
 import { useCreateCoverMutation, useThingsInfiniteQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { Button } from '../../parts/Button'
@@ -22,7 +23,7 @@ export function ForAnotherThing({ row }: { readonly row: CoverRow }) {
   const list = useThingsInfiniteQuery()
   const things = list.data?.pages.flatMap(page => page.items) ?? []
   const [thingId, setThingId] = useState('')
-  const [coverId] = useState(() => crypto.randomUUID())
+  const [coverId] = useState(() => newId())
   const [create, { error, isLoading }] = useCreateCoverMutation()
   const navigate = useNavigate()
   const thing = things.find(({ id }) => id === thingId)

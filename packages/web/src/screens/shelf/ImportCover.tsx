@@ -2,6 +2,7 @@ import { formatIssue, readDraft, type CoverFile } from '@snowdrift/core'
 import { FileInput } from 'lucide-react'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import { v4 as newId } from 'uuid'
 import { useCreateCoverMutation } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { FileButton } from '../../parts/FileButton'
@@ -17,7 +18,7 @@ export function ImportCover() {
   const take = async (file: File) => {
     const read = await readFile(file)
     if (!read.ok) return setProblems(read.problems)
-    const created = await createCover({ id: crypto.randomUUID(), body: { thingId: null, file: read.cover } })
+    const created = await createCover({ id: newId(), body: { thingId: null, file: read.cover } })
     if (created.error) return setProblems([describeError(created.error)])
     setProblems([])
     await navigate(`/covers/${created.data.id}`)

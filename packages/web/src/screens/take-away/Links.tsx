@@ -4,6 +4,8 @@ import { useState } from 'react'
 import { useCreateShareMutation, useRevokeShareMutation, useSharesQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { Button } from '../../parts/Button'
+import { copyText } from '../../parts/copy-text'
+import { useOutsideAddress } from './use-outside-address'
 import { SelectField } from '../../parts/SelectField'
 
 const words: Readonly<Record<ShareKind, { readonly name: string; readonly what: string }>> = {
@@ -22,12 +24,13 @@ const dayChoices = { '1': 'a day', '14': 'two weeks', '60': 'two months' } as co
 /** Links for people outside the workshop: made, copied, taken back. */
 export function Links({ id }: { readonly id: string }) {
   const { data: links = [] } = useSharesQuery(id)
+  const outside = useOutsideAddress()
   const [create, { error, isLoading }] = useCreateShareMutation()
   const [days, setDays] = useState<keyof typeof dayChoices>('14')
   const [made, setMade] = useState<{ readonly id: string; readonly address: string }>()
   const make = async (kind: ShareKind) => {
     const { data } = await create({ kind, coverId: id, thing: 0, days: Number(days) })
-    if (data) setMade({ id: data.share.id, address: `${location.origin}/shared/${data.token}` })
+    if (data) setMade({ id: data.share.id, address: `${outside.address}/shared/${data.token}` })
   }
   return (
     <section className="grid gap-4" aria-labelledby="links">
@@ -71,7 +74,9 @@ export function Links({ id }: { readonly id: string }) {
         </p>
       )}
       <p className="text-sm text-soft">
-        Whoever has a link can open it where this server can be reached; here that is this computer.
+        {outside.isReached
+          ? 'Whoever has a link can open it in the same network as this server.'
+          : 'Whoever has a link can open it where this server can be reached; so far that is this computer. Let others reach it under Settings.'}
       </p>
     </section>
   )
@@ -98,14 +103,7 @@ function GivenLink({ link, address }: GivenLinkProps) {
             className="min-w-0 flex-1 basis-64 rounded-md border border-rule bg-sunken px-2 py-1.5 font-mono text-sm"
             onFocus={event => event.target.select()}
           />
-          <Button
-            onClick={() =>
-              void navigator.clipboard.writeText(address).then(
-                () => setCopied(true),
-                () => undefined,
-              )
-            }
-          >
+          <Button onClick={() => void copyText(address).then(setCopied)}>
             <Copy className="size-4" aria-hidden /> {copied ? 'Copied' : 'Copy'}
           </Button>
           <p className="basis-full text-sm text-soft">Keep it now: it is not shown again.</p>

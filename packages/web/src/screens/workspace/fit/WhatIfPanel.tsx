@@ -12,6 +12,7 @@ import {
 import { Link2 } from 'lucide-react'
 import { useMemo, useState } from 'react'
 import { Button } from '../../../parts/Button'
+import { copyText } from '../../../parts/copy-text'
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
 import { percent } from '../../../views/chance-words'
@@ -184,10 +185,7 @@ function CopyLink({ link }: { readonly link: () => string }) {
   const [copied, setCopied] = useState('')
   const copy = () => {
     const address = link()
-    navigator.clipboard.writeText(address).then(
-      () => setCopied('The link is copied.'),
-      () => setCopied(address),
-    )
+    void copyText(address).then(isCopied => setCopied(isCopied ? 'The link is copied.' : address))
   }
   return (
     <div className="flex flex-wrap items-center gap-3">
