@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { readFile, mkdir, mkdtemp, rm, symlink, writeFile } from 'node:fs/promises'
+import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect } from 'chai'
@@ -51,6 +52,10 @@ describe('starting and stopping', function () {
       ])
       if (code !== 'waiting') throw new Error(`It ended with ${String(code)}: ${running.output()}`)
     }
+  }
+
+  async function said(running: Running, what: RegExp): Promise<void> {
+    while (!what.test(running.output())) await new Promise(resolve => setTimeout(resolve, 50))
   }
 
   /** The log, once it has come to speak of `what`: it is written in gulps. */
@@ -168,6 +173,51 @@ describe('starting and stopping', function () {
     expect(await covers(await ready(own))).to.equal(1)
     own.process.kill('SIGTERM')
     await own.exited
+  })
+
+  it('lets other devices in where it is told to, and says how one comes in', async () => {
+    const sharePort = await findFreePort()
+    const shared = run(
+      { SNOWDRIFT_SHARE_PORT: String(sharePort), SNOWDRIFT_URL: 'http://hut.example' },
+      '--share',
+    )
+    await ready(shared)
+    await said(shared, /opens http:\/\/hut\.example and types [2-9A-Z]{4}-[2-9A-Z]{4}: once, until/)
+    await said(shared, /can be read by others in the network/)
+    const outside = `http://127.0.0.1:${sharePort}/api/covers`
+    expect((await fetch(outside)).status).to.equal(401)
+    shared.process.kill('SIGTERM')
+    await shared.exited
+    expect(await fetch(outside).catch(() => 'shut')).to.equal('shut')
+  })
+
+  it('remembers that it lets others in, and goes on without them where their port is taken', async () => {
+    const sharePort = await findFreePort()
+    const environment = { SNOWDRIFT_SHARE_PORT: String(sharePort) }
+    const first = run(environment)
+    const answer = await fetch(`${await ready(first)}/api/devices/sharing`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ isOn: true }),
+    })
+    expect(answer.status).to.equal(200)
+    first.process.kill('SIGTERM')
+    await first.exited
+    const other = createServer()
+    await new Promise<void>(resolve => other.listen(sharePort, resolve))
+    const second = run(environment)
+    const address = await ready(second)
+    await said(second, /Other devices cannot be let in: .*EADDRINUSE.*SNOWDRIFT_SHARE_PORT=/)
+    expect((await fetch(`${address}/api/covers`)).status).to.equal(200)
+    await new Promise(resolve => other.close(resolve))
+    const again = await fetch(`${address}/api/devices/sharing`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ isOn: true }),
+    })
+    expect(((await again.json()) as { isOn: boolean }).isOn).to.equal(true)
+    second.process.kill('SIGTERM')
+    await second.exited
   })
 
   it('tells a dead database, a half-made one and a bad setting apart, each in a sentence', async () => {

@@ -64,6 +64,18 @@ describe('bringing the tables up to date', function () {
     }
   })
 
+  it('refuses tables of a newer Snowdrift in a sentence, and changes nothing of them', async () => {
+    const sequelize = await open(await emptyDatabase())
+    await migrate(sequelize)
+    await sequelize.query(`INSERT INTO migrations VALUES ('999-later')`)
+    const before = await tablesOf(sequelize)
+    const complaint = await migrate(sequelize).catch((error: unknown) => (error as Error).message)
+    expect(complaint).to.equal(
+      'The database was written by a newer Snowdrift (999-later). Bring this one up to date first; nothing was changed.',
+    )
+    expect(await tablesOf(sequelize)).to.deep.equal(before)
+  })
+
   it('leaves nothing of a step that is cut short, and takes it whole the next time', async () => {
     const sequelize = await open(await emptyDatabase())
     const [first, [name, stash] = ['', undefined]] = migrations

@@ -1,5 +1,6 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
 import { Umzug } from 'umzug'
+import { StartFailure } from '../start-failure.js'
 import type { Migration } from './migrations/migration.js'
 import * as telling from './migrations/014-tell-changes.js'
 import * as devices from './migrations/013-devices.js'
@@ -51,6 +52,7 @@ export async function migrate(
     await sequelize.query(`SET LOCAL idle_in_transaction_session_timeout = 0`, { transaction: lock })
     await sequelize.query('SELECT pg_advisory_xact_lock($1)', { bind: [lockNumber], transaction: lock })
     await sequelize.query('CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(255) PRIMARY KEY)')
+    refuseNewer(await namesOf(sequelize), steps)
     const umzug = new Umzug<QueryInterface>({
       migrations: steps.map(([name, migration]) => stepOf(sequelize, name, migration)),
       context: sequelize.getQueryInterface(),
@@ -64,6 +66,15 @@ export async function migrate(
     })
     return (await umzug.up()).map(({ name }) => name)
   })
+}
+
+/** Tables of a later Snowdrift are not written in as if they were ours. */
+function refuseNewer(taken: readonly string[], steps: typeof migrations): void {
+  const unknown = taken.filter(name => !steps.some(([known]) => known === name))
+  if (unknown.length > 0)
+    throw new StartFailure(
+      `The database was written by a newer Snowdrift (${unknown.join(', ')}). Bring this one up to date first; nothing was changed.`,
+    )
 }
 
 function stepOf(sequelize: Sequelize, name: string, { up, down }: Migration) {
