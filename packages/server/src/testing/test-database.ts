@@ -46,6 +46,8 @@ export interface TestApp {
   readonly repositories: Repositories
   readonly ours: string
   readonly theirs: string
+  /** Everything that is answered to, as it was registered: with its parameters by name. */
+  readonly routes: readonly { readonly method: string; readonly path: string }[]
   /** The same with a body of bytes, and bytes back. */
   readonly requestBytes: (
     method: string,
@@ -180,5 +182,6 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
     })
     return { status: response.status, bytes: Buffer.from(await response.arrayBuffer()) }
   }
-  return { database, repositories, ours, theirs, request, requestBytes }
+  const { routes } = app
+  return { database, repositories, ours, theirs, routes, request, requestBytes }
 }
