@@ -9,6 +9,8 @@ export interface Environment {
   readonly databaseUrl?: string
   /** Where metrics are read off; nowhere unless said. */
   readonly metricsPort?: number
+  /** How many processes share the ports. */
+  readonly workers: number
   readonly share: ShareEnvironment
 }
 
@@ -21,12 +23,17 @@ export interface ShareEnvironment {
   readonly url?: string
   /** Proxies whose word is taken for who calls them. */
   readonly proxies: BlockList
+  /** The same as they were listed. */
+  readonly proxiesListed: string
 }
+
+/** More would only wait for one another’s connections to the database. */
+const mostWorkers = 16
 
 type Variables = Readonly<Record<string, string | undefined>>
 
 /**
- * PORT (4180), SNOWDRIFT_DATA (.snowdrift), DATABASE_URL, SNOWDRIFT_METRICS_PORT, and of other devices SNOWDRIFT_SHARE_PORT
+ * PORT (4180), SNOWDRIFT_DATA (.snowdrift), DATABASE_URL, SNOWDRIFT_METRICS_PORT, SNOWDRIFT_WORKERS (1), and of other devices SNOWDRIFT_SHARE_PORT
  * (the next after PORT), SNOWDRIFT_TLS_CERT, SNOWDRIFT_TLS_KEY, SNOWDRIFT_URL, SNOWDRIFT_TRUST_PROXY; an unusable one is a
  * StartFailure.
  */
@@ -45,6 +52,7 @@ export function readEnvironment(variables: Variables): Environment {
     port,
     dataFolder: resolve(SNOWDRIFT_DATA),
     share,
+    workers: readWorkers(variables['SNOWDRIFT_WORKERS'] ?? '1'),
     ...(DATABASE_URL !== undefined && { databaseUrl: DATABASE_URL }),
     ...(metricsPort !== undefined && { metricsPort }),
   }
@@ -68,6 +76,7 @@ function readShare(variables: Variables, port: number): ShareEnvironment {
         ? port + (port < 65_535 ? 1 : -1)
         : readPort('SNOWDRIFT_SHARE_PORT', SNOWDRIFT_SHARE_PORT),
     proxies: readProxies(SNOWDRIFT_TRUST_PROXY ?? ''),
+    proxiesListed: SNOWDRIFT_TRUST_PROXY ?? '',
     ...(SNOWDRIFT_TLS_CERT !== undefined &&
       SNOWDRIFT_TLS_KEY !== undefined && {
         tls: { certFile: resolve(SNOWDRIFT_TLS_CERT), keyFile: resolve(SNOWDRIFT_TLS_KEY) },
@@ -92,7 +101,8 @@ function readUrl(text: string): string {
   return url.origin
 }
 
-function readProxies(text: string): BlockList {
+/** Addresses and networks, parted by commas or blanks; what is none of them is a StartFailure. */
+export function readProxies(text: string): BlockList {
   const proxies = new BlockList()
   for (const part of text.split(/[\s,]+/).filter(Boolean)) {
     const [address = '', bits] = part.split('/')
@@ -105,6 +115,13 @@ function readProxies(text: string): BlockList {
     proxies.addSubnet(address, Number(bits ?? most), family === 6 ? 'ipv6' : 'ipv4')
   }
   return proxies
+}
+
+function readWorkers(text: string): number {
+  const workers = Number(text)
+  if (!/^\d+$/.test(text) || workers < 1 || workers > mostWorkers)
+    throw new StartFailure(`SNOWDRIFT_WORKERS must be a number from 1 to ${mostWorkers}; it is “${text}”.`)
+  return workers
 }
 
 function refuseTwice(ports: Readonly<Record<string, number | undefined>>): void {

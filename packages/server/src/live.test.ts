@@ -26,7 +26,7 @@ describe('looking on, over the network', function () {
     const options = { databaseUrl: database.cluster.url, port: 0, log: quietLog }
     one = await serve(options)
     other = await serve({ ...options, share: { port: sharePort, proxies: trusted } })
-    await other.sharing.turn(true)
+    await other.letOthersIn()
   })
   after(async () => {
     for (const { leave } of following) leave()
@@ -167,11 +167,11 @@ describe('looking on, over the network', function () {
   it('the way in is shut again, to those who came by it, too', async () => {
     const answer = await pair('Tablet')
     const watching = await follow(outside(), { Cookie: cookieOf(answer) })
-    await other.sharing.turn(false)
+    await other.repositories.devices.setShared(other.workshop, false)
     await watching.ended
     expect(await fetch(`${outside()}/api/health`).catch(() => 'shut')).to.equal('shut')
     expect(other.sharing.state()).to.deep.equal({ isOn: false, addresses: [], isSealed: false })
-    await other.sharing.turn(true)
+    await other.letOthersIn()
     expect(
       (await fetch(`${outside()}/api/settings`, { headers: { Cookie: cookieOf(answer) } })).status,
     ).to.equal(200)
@@ -186,7 +186,7 @@ describe('looking on, over the network', function () {
       log: quietLog,
       share: { port, certificate },
     })
-    await sealed.sharing.turn(true)
+    await sealed.letOthersIn()
     expect(sealed.sharing.state()).to.have.property('isSealed', true)
     for (const address of sealed.sharing.state().addresses) expect(address).to.match(/^https:/)
     const { code } = await sealed.repositories.devices.openCode(sealed.workshop)

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { readFile, mkdir, mkdtemp, rm, symlink, writeFile } from 'node:fs/promises'
 import { createServer } from 'node:net'
@@ -52,6 +53,14 @@ describe('starting and stopping', function () {
       ])
       if (code !== 'waiting') throw new Error(`It ended with ${String(code)}: ${running.output()}`)
     }
+  }
+
+  /** The processes that answer for a first one, by their ids. */
+  async function workersOf({ process: { pid } }: Running): Promise<readonly number[]> {
+    const children = await readFile(`/proc/${pid}/task/${pid}/children`, 'utf8')
+    const ids = children.trim().split(' ').filter(Boolean).map(Number)
+    const commands = await Promise.all(ids.map(id => readFile(`/proc/${id}/cmdline`, 'utf8').catch(() => '')))
+    return ids.filter((_, at) => commands[at]?.includes('worker-main'))
   }
 
   async function said(running: Running, what: RegExp): Promise<void> {
@@ -218,6 +227,48 @@ describe('starting and stopping', function () {
     expect(((await again.json()) as { isOn: boolean }).isOn).to.equal(true)
     second.process.kill('SIGTERM')
     await second.exited
+  })
+
+  it('answers by several processes as by one, and starts again those that are killed', async () => {
+    const [sharePort, metricsPort] = [await findFreePort(), await findFreePort()]
+    const many = run({
+      SNOWDRIFT_WORKERS: '3',
+      SNOWDRIFT_SHARE_PORT: String(sharePort),
+      SNOWDRIFT_METRICS_PORT: String(metricsPort),
+    })
+    const address = await ready(many)
+    // each on a connection of its own, so that each process has some
+    const write = async (name: string) => {
+      const answer = await fetch(`${address}/api/covers`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json', Connection: 'close', 'Idempotency-Key': randomUUID() },
+        body: JSON.stringify(coverBody({ name })),
+      })
+      return answer.status
+    }
+    const names = Array.from({ length: 12 }, (_, number) => `By many hands ${number}`)
+    expect(new Set(await Promise.all(names.map(write)))).to.deep.equal(new Set([201]))
+    const workers = await workersOf(many)
+    expect(workers).to.have.lengthOf(3)
+    const sharing = await fetch(`${address}/api/devices/sharing`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ isOn: true }),
+    })
+    expect(sharing.status).to.equal(200)
+    const knock = async () =>
+      (await fetch(`http://127.0.0.1:${sharePort}/api/settings`, { headers: { Connection: 'close' } })).status
+    for (let knocked = 0; knocked < 9; knocked++) expect(await knock()).to.equal(401)
+    const counted = await (await fetch(`http://127.0.0.1:${metricsPort}/metrics`)).text()
+    expect(counted).to.match(/snowdrift_requests_total\{method="POST",route="[^"]+",status="201"\} 1[2-9]/)
+    const [killed] = workers
+    if (killed !== undefined) process.kill(killed, 'SIGKILL')
+    await said(many, /A worker ended \(SIGKILL\); it is started again\./)
+    expect(new Set(await Promise.all(names.map(write)))).to.deep.equal(new Set([201]))
+    while ((await workersOf(many)).length < 3) await new Promise(resolve => setTimeout(resolve, 50))
+    many.process.kill('SIGTERM')
+    expect(await many.exited).to.equal(0)
+    expect(await fetch(address).catch(() => 'gone')).to.equal('gone')
   })
 
   it('tells a dead database, a half-made one and a bad setting apart, each in a sentence', async () => {

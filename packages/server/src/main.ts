@@ -4,13 +4,15 @@ import { startCluster } from './cluster/cluster.js'
 import { lockData } from './cluster/data-lock.js'
 import { isPortFree } from './cluster/free-port.js'
 import { ensureDataFolder } from './data-folder.js'
-import { readEnvironment } from './environment.js'
+import { readEnvironment, type ShareEnvironment } from './environment.js'
+import type { Certificate } from './http/listen.js'
 import { readCertificate } from './reach/certificate.js'
 import { letOthersIn } from './reach/let-others-in.js'
 import { serve } from './serve.js'
 import { openServerLog } from './server-log.js'
 import { ringWaits } from './waits/ring-waits.js'
 import { StartFailure } from './start-failure.js'
+import { serveByWorkers } from './workers/serve-by-workers.js'
 
 type Undo = () => Promise<void>
 
@@ -40,14 +42,17 @@ function isForThePerson(error: unknown): error is Error {
   return error instanceof StartFailure || (error instanceof Error && 'syscall' in error)
 }
 
+type Sharing = ShareEnvironment & { readonly certificate?: Certificate }
+
 interface StartOptions {
   readonly demo: boolean
-  /** Lets other devices in for this run, whatever was set. */
+  /** Lets other devices in, now and from now on. */
   readonly share: boolean
 }
 
 async function start({ demo, share }: StartOptions): Promise<void> {
-  const { port, dataFolder, databaseUrl, metricsPort, share: shareBy } = readEnvironment(process.env)
+  const environment = readEnvironment(process.env)
+  const { port, dataFolder, databaseUrl, metricsPort, workers, share: shareBy } = environment
   const certificate = shareBy.tls && (await readCertificate(shareBy.tls))
   await ensureDataFolder(dataFolder)
   if (!(await isPortFree(port)))
@@ -63,15 +68,18 @@ async function start({ demo, share }: StartOptions): Promise<void> {
   if (databaseUrl === undefined)
     undo.push(keepDaily({ folder: join(dataFolder, 'backups'), url, now: () => new Date(), tell: say }))
   const webFolder = resolve(import.meta.dirname, '../../web/dist')
-  const server = await serve({
-    databaseUrl: url,
-    port,
-    log,
-    demo,
-    webFolder,
-    share: { ...shareBy, ...(certificate && { certificate }) },
-    ...(metricsPort !== undefined && { metricsPort }),
-  })
+  const common = { databaseUrl: url, port, demo, webFolder }
+  const metrics = metricsPort !== undefined && { metricsPort }
+  const sharing = { ...shareBy, ...(certificate && { certificate }) }
+  const server =
+    workers === 1
+      ? await serve({ ...common, ...metrics, log, share: sharing })
+      : await serveByWorkers({
+          ...metrics,
+          count: workers,
+          settings: { ...common, dataFolder, share: settingsOf(sharing) },
+          tell: say,
+        })
   undo.push(server.close)
   undo.push(
     ringWaits({
@@ -89,6 +97,11 @@ async function start({ demo, share }: StartOptions): Promise<void> {
   if (server.metricsAddress) console.log(`Its metrics are at ${server.metricsAddress}.`)
   if (share || (await server.repositories.devices.isShared(server.workshop)))
     await letOthersIn(server, { port: shareBy.port, tell: text => console.log(text), trouble: say })
+}
+
+/** What of the way in for others can be told to another process. */
+function settingsOf({ port, url, certificate, proxiesListed: proxies }: Sharing) {
+  return { port, proxies, ...(url !== undefined && { url }), ...(certificate && { certificate }) }
 }
 
 async function startOwnDatabase(dataFolder: string): Promise<string> {

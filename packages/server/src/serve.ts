@@ -1,3 +1,4 @@
+import type { Sharing } from '@snowdrift/core'
 import { randomUUID } from 'node:crypto'
 import { BlockList } from 'node:net'
 import { createApp } from './app.js'
@@ -30,6 +31,8 @@ export interface ServeOptions {
   readonly shop?: FabricShop
   /** How other devices come in; only from this machine unless said. */
   readonly share?: ShareSetup
+  /** Whether it counts what it answers for whoever reads it off by way of the first process. */
+  readonly measures?: boolean
   /** Where its metrics are read off, on 127.0.0.1; nowhere unless said. */
   readonly metricsPort?: number
   /** How long it waits, when it stops, for what it has begun. */
@@ -40,16 +43,22 @@ export interface ShareSetup extends ShareOptions {
   readonly proxies?: BlockList
 }
 
-export interface Server {
+/** A Snowdrift that answers, by whatever processes. */
+export interface House {
   readonly address: string
   /** Where its metrics are read off, if anywhere. */
   readonly metricsAddress: string | undefined
   readonly workshop: string
-  /** The way in for other devices, shut as yet. */
-  readonly sharing: ShareListener
   readonly repositories: Repositories
   readonly database: Database
+  /** Opens the way in for other devices, and says where it is; throws where it cannot be opened. */
+  readonly letOthersIn: () => Promise<Sharing>
   readonly close: () => Promise<void>
+}
+
+export interface Server extends House {
+  /** The way in for other devices, shut as yet. */
+  readonly sharing: ShareListener
 }
 
 /** Who is no longer let in need not be waited for: what they look at ends, what they wrote is answered in a moment. */
@@ -58,7 +67,7 @@ const hourMs = 3_600_000
 /** A device that was away for longer asks by what stands there instead. */
 const answersKeptMs = 48 * hourMs
 
-/** Connects, migrates, makes the workshop and listens on 127.0.0.1. Demo and own work are workshops of their own. */
+/** Connects, prepares the tables and the workshop, and listens on 127.0.0.1. */
 export async function serve(options: ServeOptions): Promise<Server> {
   const database = await connect(options.databaseUrl)
   try {
@@ -70,14 +79,10 @@ export async function serve(options: ServeOptions): Promise<Server> {
 }
 
 async function serveFrom(database: Database, options: ServeOptions): Promise<Server> {
-  const { port, log, demo = false, webFolder, shop, share, metricsPort, stopWithinMs = 8000 } = options
-  await migrate(database.sequelize)
-  const now = () => new Date()
-  const repositories = createRepositories(database, { now, newId: randomUUID })
-  const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
-  if (demo) await loadDemo(repositories, workshop, now())
+  const { port, log, webFolder, shop, share, metricsPort, measures = false, stopWithinMs = 8000 } = options
+  const { repositories, workshop } = await prepare(database, options.demo ?? false)
   const shrinker = createPictureShrinker()
-  const metrics = metricsPort === undefined ? undefined : createMetrics()
+  const metrics = metricsPort === undefined && !measures ? undefined : createMetrics()
   const closing = new AbortController()
   const changes = createChanges({ origin: randomUUID(), now: Date.now })
   const proxies = share?.proxies ?? new BlockList()
@@ -114,9 +119,20 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
     proxies: new BlockList(),
   })
   const listening = await listen(app.fetch, { port, stopWithinMs })
-  const read = metrics && (await listen(metrics.page.fetch, { port: metricsPort ?? 0, stopWithinMs: 1000 }))
+  const read =
+    metrics && metricsPort !== undefined
+      ? await listen(metrics.page.fetch, { port: metricsPort, stopWithinMs: 1000 })
+      : undefined
   const stopForgetting = forgetOldAnswers(repositories, log)
   const stopListening = listenToChanges(options.databaseUrl, changes, log)
+  const stopFollowing = changes.follow(workshop, undefined, ({ change }) => {
+    // Whichever process it was said to, the way in is open in all of them, or in none.
+    if (change === null || change.kind === 'sharing')
+      repositories.devices
+        .isShared(workshop)
+        .then(isShared => sharing.turn(isShared))
+        .catch((error: unknown) => log.error({ error: String(error) }, 'sharing is not followed'))
+  })
   return {
     address: `http://127.0.0.1:${listening.port}`,
     metricsAddress: read && `http://127.0.0.1:${read.port}/metrics`,
@@ -124,8 +140,14 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
     sharing,
     repositories,
     database,
+    letOthersIn: async () => {
+      await sharing.turn(true)
+      await repositories.devices.setShared(workshop, true)
+      return sharing.state()
+    },
     close: async () => {
       stopForgetting()
+      stopFollowing()
       closing.abort()
       await Promise.all([sharing.turn(false), listening.close(), stopListening()])
       await read?.close()
@@ -133,6 +155,25 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
       await database.close()
     },
   }
+}
+
+/** Whose a server's work is: there as soon as this is, with its tables, however many processes ask at once. */
+export interface Prepared {
+  readonly repositories: Repositories
+  readonly workshop: string
+}
+
+/** Brings the tables up to date and makes the workshop. Demo and own work are workshops of their own. */
+export async function prepare(database: Database, demo: boolean): Promise<Prepared> {
+  await migrate(database.sequelize)
+  const repositories = createRepositories(database, { now, newId: randomUUID })
+  const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
+  if (demo) await loadDemo(repositories, workshop, now())
+  return { repositories, workshop }
+}
+
+function now(): Date {
+  return new Date()
 }
 
 /** Once an hour, and at the start. Gives the function that ends it. */

@@ -12,12 +12,16 @@ export interface ServerLog {
 const mostWaitingBytes = 1_000_000
 
 /**
- * The log beside the data: `server.1.log`, then `server.2.log` …, of 5 MB each, the last three kept. Where it cannot be
+ * The log beside the data under a name: `server.1.log`, then `server.2.log` …, of 5 MB each, the last three kept. Where it cannot be
  * written, that is told once, and the server goes on without it.
  */
-export async function openServerLog(dataFolder: string, tell: (news: string) => void): Promise<ServerLog> {
+export async function openServerLog(
+  dataFolder: string,
+  tell: (news: string) => void,
+  name = 'server',
+): Promise<ServerLog> {
   const stream = await openRolling({
-    file: join(dataFolder, 'server'),
+    file: join(dataFolder, name),
     extension: '.log',
     size: '5m',
     limit: { count: 2, removeOtherLogFiles: true },

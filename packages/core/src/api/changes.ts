@@ -14,6 +14,7 @@ export const changedKinds = [
   'photo',
   'share',
   'device',
+  'sharing',
 ] as const
 export type ChangedKind = (typeof changedKinds)[number]
 

@@ -1,6 +1,7 @@
+import cluster from 'node:cluster'
 import { Hono, type Context } from 'hono'
 import { routePath } from 'hono/route'
-import { collectDefaultMetrics, Counter, Histogram, Registry } from 'prom-client'
+import { AggregatorRegistry, collectDefaultMetrics, Counter, Histogram, Registry } from 'prom-client'
 
 /** A request that was answered. The route, not the address: what is asked for stays out, and labels stay few. */
 export interface Answered {
@@ -19,6 +20,7 @@ export interface Metrics {
 /** Counts and times of what is answered, and how the process itself is. */
 export function createMetrics(): Metrics {
   const register = new Registry()
+  if (cluster.isWorker) handToFirst(register)
   collectDefaultMetrics({ register })
   const labelNames = ['method', 'route', 'status'] as const
   const requests = new Counter({
@@ -45,6 +47,22 @@ export function createMetrics(): Metrics {
     },
     page,
   }
+}
+
+/** A worker is asked for its counts by the first process. */
+function handToFirst(register: Registry): void {
+  AggregatorRegistry.setRegistries(register)
+  new AggregatorRegistry()
+}
+
+/** The page that is read off where several processes answer: what all of them counted, together. */
+export function createGatheredMetrics(): Hono {
+  const gathered = new AggregatorRegistry()
+  const page = new Hono()
+  page.get('/metrics', async context =>
+    context.body(await gathered.clusterMetrics(), 200, { 'Content-Type': gathered.contentType }),
+  )
+  return page
 }
 
 const methods = new Set(['GET', 'HEAD', 'POST', 'PUT', 'DELETE'])

@@ -1,6 +1,6 @@
 import { formatPairingCode, type PairingCode } from '@snowdrift/core'
 import { toString as drawCode } from 'qrcode'
-import type { Server } from '../serve.js'
+import type { House } from '../serve.js'
 
 interface LetInOptions {
   readonly port: number
@@ -10,18 +10,17 @@ interface LetInOptions {
 
 /** Opens the way in for other devices, and tells at the terminal how one comes in. */
 export async function letOthersIn(
-  { sharing, repositories, workshop }: Pick<Server, 'sharing' | 'repositories' | 'workshop'>,
+  { letOthersIn: open, repositories, workshop }: Pick<House, 'letOthersIn' | 'repositories' | 'workshop'>,
   { port, tell, trouble }: LetInOptions,
 ): Promise<void> {
-  try {
-    await sharing.turn(true)
-  } catch (error) {
+  const opened = await open().catch((error: unknown) => error as Error)
+  if (opened instanceof Error) {
     trouble(
-      `Other devices cannot be let in: ${(error as Error).message}. Choose another port: SNOWDRIFT_SHARE_PORT=${port + 1}`,
+      `Other devices cannot be let in: ${opened.message}. Choose another port: SNOWDRIFT_SHARE_PORT=${port + 1}`,
     )
     return
   }
-  const { addresses, isSealed } = sharing.state()
+  const { addresses, isSealed } = opened
   const [address] = addresses
   if (address === undefined) {
     trouble('Other devices cannot reach this machine: it is in no network.')

@@ -19,9 +19,10 @@ export interface ShareListener {
 
 export function createShareListener(
   fetch: Fetch,
-  { port, certificate, url }: ShareOptions,
+  options: ShareOptions,
   stopWithinMs: number,
 ): ShareListener {
+  const { port, certificate } = options
   let listening: Listening | undefined
   // One turn after the other: two that come at once would open it twice.
   let turning = Promise.resolve()
@@ -40,18 +41,24 @@ export function createShareListener(
       })
   }
   return {
-    state: () => ({
-      isOn: listening !== undefined,
-      addresses: listening
-        ? [...(url ? [url] : []), ...addressesAt(listening.port, certificate !== undefined)]
-        : [],
-      isSealed: certificate !== undefined || (url?.startsWith('https:') ?? false),
-    }),
+    state: () => {
+      const open = sharingAt({ ...options, port: listening?.port ?? options.port })
+      return listening ? open : { ...open, isOn: false, addresses: [] }
+    },
     turn: isOn => {
       const turned = turning.then(() => turn(isOn))
       turning = turned.catch(() => undefined)
       return turned
     },
+  }
+}
+
+/** Where others come in while the way is open. */
+export function sharingAt({ port, certificate, url }: ShareOptions): Sharing {
+  return {
+    isOn: true,
+    addresses: [...(url ? [url] : []), ...addressesAt(port, certificate !== undefined)],
+    isSealed: certificate !== undefined || (url?.startsWith('https:') ?? false),
   }
 }
 

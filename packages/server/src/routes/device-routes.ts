@@ -59,6 +59,7 @@ export function createDeviceRoutes(sharing: ShareListener): Hono<WorkshopEnv> {
           kind: 'busy',
           detail: `Other devices cannot be let in: ${trouble.message}. Choose another port with SNOWDRIFT_SHARE_PORT.`,
         })
+      // The other processes follow.
       await context.var.repositories.devices.setShared(context.var.workshop, isOn)
       return context.json(sharing.state())
     })

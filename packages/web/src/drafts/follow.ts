@@ -31,6 +31,7 @@ const tagsOf: Readonly<Record<ChangedKind, readonly RowTag[]>> = {
   photo: ['Makes'],
   share: ['Shares'],
   device: ['Devices'],
+  sharing: ['Devices'],
 }
 
 /**

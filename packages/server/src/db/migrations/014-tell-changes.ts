@@ -37,10 +37,20 @@ export async function up(db: QueryInterface, transaction: Transaction): Promise<
   for (const [table, kind] of Object.entries(others))
     for (const what of ['INSERT', 'UPDATE', 'DELETE'] as const)
       await run(trigger(table, what, 'tell_others', kind))
+  await run(`
+    CREATE FUNCTION tell_sharing() RETURNS trigger LANGUAGE plpgsql AS $$
+    BEGIN
+      PERFORM pg_notify('changes', json_build_object(
+        'workshop', NEW.id, 'kind', 'sharing', 'id', NULL, 'version', NULL)::text);
+      RETURN NULL;
+    END $$`)
+  await run(`
+    CREATE TRIGGER tell_sharing AFTER UPDATE OF shared ON workshops
+    FOR EACH ROW EXECUTE FUNCTION tell_sharing()`)
 }
 
 export async function down(db: QueryInterface, transaction: Transaction): Promise<void> {
-  for (const name of ['tell_rows', 'tell_others'])
+  for (const name of ['tell_rows', 'tell_others', 'tell_sharing'])
     await db.sequelize.query(`DROP FUNCTION ${name}() CASCADE`, { transaction })
 }
 

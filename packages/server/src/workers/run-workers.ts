@@ -1,0 +1,84 @@
+import cluster, { type Worker } from 'node:cluster'
+import { join } from 'node:path'
+import { StartFailure } from '../start-failure.js'
+import { isFromWorker, type ToWorker, type WorkerSettings } from './worker-protocol.js'
+
+export interface Workers {
+  /** Has each finish what it has begun. */
+  readonly close: () => Promise<void>
+}
+
+interface RunOptions {
+  readonly count: number
+  readonly settings: WorkerSettings
+  readonly tell: (news: string) => void
+}
+
+/** One that ends sooner than this is not started again at once. */
+const soonMs = 2000
+const stopWithinMs = 12_000
+
+/**
+ * Starts so many processes that share the ports between them, and gives them once all of them answer. One that ends is
+ * started again; one that cannot even begin is a StartFailure.
+ */
+export async function runWorkers({ count, settings, tell }: RunOptions): Promise<Workers> {
+  cluster.setupPrimary({ exec: join(import.meta.dirname, 'worker-main.js'), args: [] })
+  const state = { isClosing: false }
+  const running = new Map<string, Worker>()
+  const begin = (name: string): Promise<void> => {
+    const worker = cluster.fork()
+    const began = Date.now()
+    running.set(name, worker)
+    return new Promise((resolve, reject) => {
+      worker.on('message', (message: unknown) => {
+        if (!isFromWorker(message)) return
+        if (message.snowdrift === 'awaits') send(worker, { snowdrift: 'serve', name, settings })
+        else if (message.snowdrift === 'serves') resolve()
+        else reject(new StartFailure(message.message))
+      })
+      worker.once('exit', (code: number | null, signal: string | null) => {
+        running.delete(name)
+        reject(new StartFailure(`A worker ended before it served (${signal ?? String(code)}).`))
+        if (state.isClosing) return
+        tell(`A worker ended (${signal ?? String(code)}); it is started again.`)
+        setTimeout(
+          () => {
+            if (!state.isClosing) begin(name).catch((error: unknown) => tell((error as Error).message))
+          },
+          Math.max(0, soonMs - (Date.now() - began)),
+        )
+      })
+    })
+  }
+  const close = async () => {
+    state.isClosing = true
+    await Promise.all([...running.values()].map(stop))
+  }
+  try {
+    await Promise.all(
+      Array.from({ length: count }, (_, number) => begin(`worker-${String(number + 1).padStart(2, '0')}`)),
+    )
+  } catch (error) {
+    await close()
+    throw error
+  }
+  return { close }
+}
+
+function stop(worker: Worker): Promise<void> {
+  return new Promise(resolve => {
+    const force = setTimeout(() => worker.process.kill('SIGKILL'), stopWithinMs)
+    worker.once('exit', () => {
+      clearTimeout(force)
+      resolve()
+    })
+    if (worker.isDead()) resolve()
+    else send(worker, { snowdrift: 'stop' })
+  })
+}
+
+/** One that is gone hears nothing, which is no failure: its end is told by itself. */
+function send(worker: Worker, message: ToWorker): void {
+  worker.send(message, () => undefined)
+}

@@ -1,0 +1,54 @@
+import { connect } from '../db/connect.js'
+import { listen } from '../http/listen.js'
+import { createGatheredMetrics } from '../http/metrics.js'
+import { sharingAt } from '../reach/share-listener.js'
+import { prepare, type House } from '../serve.js'
+import { runWorkers } from './run-workers.js'
+import type { WorkerSettings } from './worker-protocol.js'
+
+interface ServeByWorkersOptions {
+  readonly count: number
+  readonly settings: Omit<WorkerSettings, 'measures'>
+  readonly metricsPort?: number
+  readonly tell: (news: string) => void
+}
+
+/**
+ * Serves by several processes that share the ports and the database; this one starts them again where they end, and does
+ * what is done once: preparing the tables, gathering metrics.
+ */
+export async function serveByWorkers({
+  count,
+  settings,
+  metricsPort,
+  tell,
+}: ServeByWorkersOptions): Promise<House> {
+  const database = await connect(settings.databaseUrl)
+  try {
+    const { repositories, workshop } = await prepare(database, settings.demo)
+    const measures = metricsPort !== undefined
+    const workers = await runWorkers({ count, settings: { ...settings, measures }, tell })
+    const read = measures
+      ? await listen(createGatheredMetrics().fetch, { port: metricsPort, stopWithinMs: 1000 })
+      : undefined
+    return {
+      address: `http://127.0.0.1:${settings.port}`,
+      metricsAddress: read && `http://127.0.0.1:${read.port}/metrics`,
+      workshop,
+      repositories,
+      database,
+      letOthersIn: async () => {
+        await repositories.devices.setShared(workshop, true)
+        return sharingAt(settings.share)
+      },
+      close: async () => {
+        await workers.close()
+        await read?.close()
+        await database.close()
+      },
+    }
+  } catch (error) {
+    await database.close()
+    throw error
+  }
+}
