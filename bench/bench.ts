@@ -8,6 +8,7 @@ import { benchLog } from './log.js'
 import { benchPaper } from './paper.js'
 import { benchPlan } from './plan.js'
 import { benchServer } from './server.js'
+import { benchUsers } from './users.js'
 
 console.log('what'.padEnd(62), '     came       must be')
 benchPlan()
@@ -16,6 +17,7 @@ benchChance()
 await benchPaper()
 await benchCommandLine()
 await benchServer()
+await benchUsers()
 await benchArchive()
 await benchBrowser()
 await benchFolded()

@@ -15,13 +15,20 @@ export interface RunningServer {
   readonly stop: () => Promise<void>
 }
 
-export async function startServer(): Promise<RunningServer> {
+/** By as many processes as said. */
+export async function startServer(workers = 1): Promise<RunningServer> {
   const folder = await mkdtemp(join(tmpdir(), 'snowdrift-bench-'))
   const port = await findFreePort()
   const address = `http://127.0.0.1:${port}`
   const main = join(import.meta.dirname, '../packages/server/dist/main.js')
   const server = spawn(process.execPath, [main], {
-    env: { ...process.env, PORT: String(port), SNOWDRIFT_DATA: folder },
+    env: {
+      ...process.env,
+      PORT: String(port),
+      SNOWDRIFT_SHARE_PORT: String(await findFreePort()),
+      SNOWDRIFT_DATA: folder,
+      SNOWDRIFT_WORKERS: String(workers),
+    },
     stdio: 'ignore',
   })
   await answers(address)

@@ -57,6 +57,8 @@ export interface AppDependencies {
   readonly sharing: ShareListener
   readonly pairingTries: Tries
   readonly live: LiveOptions
+  /** Hears of every request that may have written something, once it has. */
+  readonly wrote?: () => void
   /** Where cloth is bought. */
   readonly shop: FabricShop
   readonly shrinker: PictureShrinker
@@ -75,7 +77,7 @@ const mostSharedBytes = 16 * 1024
 
 /** The whole server as a function of its dependencies. */
 export function createApp(dependencies: AppDependencies): Hono {
-  const { repositories, workshopOf, door, sharing, pairingTries, live } = dependencies
+  const { repositories, workshopOf, door, sharing, pairingTries, live, wrote } = dependencies
   const { shop, shrinker, ping, log, now, observe, webFolder } = dependencies
   const write = createExportWriter()
   const api = new Hono<WorkshopEnv>()
@@ -157,6 +159,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     const milliseconds = now().getTime() - began
     log.info({ ...nameRequest(context), status: context.res.status, milliseconds }, 'answered')
     observe?.(answeredOf(context, milliseconds))
+    if (context.req.method !== 'GET' && context.res.ok) wrote?.()
   })
   app.use(nameCaller(door))
   app.use(securityHeaders(door))

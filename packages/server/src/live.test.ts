@@ -125,15 +125,33 @@ describe('looking on, over the network', function () {
     expect(again.heard().filter(isChange('cover', known))).to.deep.equal([])
   })
 
-  it('one is told to read anew when the way to the database was cut, and hears on', async () => {
+  it('one hears all the same what happened while the way to the database was cut', async () => {
     const watching = await follow(one.address)
     await one.database.sequelize.query(
-      `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query = 'LISTEN changes'`,
+      `SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query = 'LISTEN changes' OR query LIKE '%FROM changes%' AND pid <> pg_backend_pid()`,
     )
-    await watching.hear(({ event }) => event === 'missed')
-    const id = randomUUID()
-    await send(other, 'PUT', `/api/covers/${id}`, coverBody())
+    const ids = [randomUUID(), randomUUID()]
+    for (const id of ids) await send(other, 'PUT', `/api/covers/${id}`, coverBody())
+    for (const id of ids) await watching.hear(isChange('cover', id))
+  })
+
+  it('one hears what a process wrote that died before it could say so', async () => {
+    const watching = await follow(one.address)
+    // without a word to anybody
+    const { id } = await other.repositories.covers.create(other.workshop, coverBody())
     await watching.hear(isChange('cover', id))
+  })
+
+  it('one hears from another process what came since the last from this', async () => {
+    const first = await follow(one.address)
+    const [known, missed] = [randomUUID(), randomUUID()]
+    await send(one, 'PUT', `/api/covers/${known}`, coverBody())
+    const { id = '' } = await first.hear(isChange('cover', known))
+    first.leave()
+    await send(one, 'PUT', `/api/covers/${missed}`, coverBody())
+    const again = await follow(other.address, { 'Last-Event-ID': id })
+    await again.hear(isChange('cover', missed))
+    expect(again.heard().filter(({ event }) => event === 'missed')).to.deep.equal([])
   })
 
   it('a device looks on until it is sent away', async () => {

@@ -84,7 +84,8 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
   const shrinker = createPictureShrinker()
   const metrics = metricsPort === undefined && !measures ? undefined : createMetrics()
   const closing = new AbortController()
-  const changes = createChanges({ origin: randomUUID(), now: Date.now })
+  const changes = createChanges({ now: Date.now })
+  const following = listenToChanges(options.databaseUrl, changes, log)
   const proxies = share?.proxies ?? new BlockList()
   const isSealed = share?.certificate !== undefined
   const urlName = share?.url && new URL(share.url).hostname
@@ -96,6 +97,7 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
       sharing,
       pairingTries: createTries(database.sequelize, 'pairing'),
       live: { changes, closing: closing.signal },
+      wrote: following.nudge,
       shop: shop ?? createSimulatedShop({ now, wait: async ms => setTimeout(ms), chance: Math.random }),
       shrinker,
       ping: () => database.sequelize.authenticate(),
@@ -124,7 +126,6 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
       ? await listen(metrics.page.fetch, { port: metricsPort, stopWithinMs: 1000 })
       : undefined
   const stopForgetting = forgetOldAnswers(repositories, log)
-  const stopListening = listenToChanges(options.databaseUrl, changes, log)
   const stopFollowing = changes.follow(workshop, undefined, ({ change }) => {
     // Whichever process it was said to, the way in is open in all of them, or in none.
     if (change === null || change.kind === 'sharing')
@@ -149,7 +150,7 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
       stopForgetting()
       stopFollowing()
       closing.abort()
-      await Promise.all([sharing.turn(false), listening.close(), stopListening()])
+      await Promise.all([sharing.turn(false), listening.close(), following.close()])
       await read?.close()
       shrinker.close()
       await database.close()

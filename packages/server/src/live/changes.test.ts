@@ -1,78 +1,85 @@
-import type { Change } from '@snowdrift/core'
 import { expect } from 'chai'
-import { createChanges, type Heard } from './changes.js'
+import { createChanges, type Changes, type Heard, type Noted } from './changes.js'
 import { createInbox } from './inbox.js'
 
-const change = (version: number): Change => ({ kind: 'cover', id: null, version })
+const noted = (id: number, workshop = 'ours'): Noted => ({
+  id: String(id),
+  workshop,
+  change: { kind: 'cover', id: null, version: id },
+})
 
 describe('changes as they happen', () => {
   let time = 0
-  const start = (most?: number) =>
-    createChanges({ origin: 'here', now: () => time, ...(most !== undefined && { most }) })
+  const start = (most?: number) => createChanges({ now: () => time, ...(most !== undefined && { most }) })
   const versions = (heard: readonly Heard[]) => heard.map(({ change }) => change?.version ?? 'missed')
+  const since = (changes: Changes, after?: string, workshop = 'ours') => {
+    const heard: Heard[] = []
+    changes.follow(workshop, after, one => heard.push(one))()
+    return versions(heard)
+  }
 
   it('are told to those who follow the workshop, and to no others', () => {
     const changes = start()
-    const ours: Heard[] = []
-    const theirs: Heard[] = []
+    const [ours, theirs]: [Heard[], Heard[]] = [[], []]
     const leave = changes.follow('ours', undefined, heard => ours.push(heard))
     changes.follow('theirs', undefined, heard => theirs.push(heard))
-    changes.tell('ours', change(1))
-    changes.tell('theirs', change(7))
+    changes.tell(noted(1))
+    changes.tell(noted(7, 'theirs'))
     leave()
-    changes.tell('ours', change(2))
+    changes.tell(noted(2))
     expect([versions(ours), versions(theirs)]).to.deep.equal([[1], [7]])
   })
 
   it('are told again to whoever was away, from the last that they heard', () => {
+    time = 0
     const changes = start()
-    const heard: Heard[] = []
-    const leave = changes.follow('ours', undefined, one => heard.push(one))
-    changes.tell('ours', change(1))
-    leave()
-    changes.tell('ours', change(2))
-    changes.tell('theirs', change(9))
-    changes.tell('ours', change(3))
-    const again: Heard[] = []
-    changes.follow('ours', heard[0]?.id, one => again.push(one))
-    expect(versions(again)).to.deep.equal([2, 3])
-    const nothing: Heard[] = []
-    changes.follow('ours', again[1]?.id, one => nothing.push(one))
-    expect(nothing).to.deep.equal([])
+    changes.tell(noted(1))
+    time = 60_000
+    changes.tell(noted(2))
+    changes.tell(noted(9, 'theirs'))
+    changes.tell(noted(3))
+    expect(since(changes, '1')).to.deep.equal([2, 3])
+    expect(since(changes, '3')).to.deep.equal([2])
+  })
+
+  it('that were seen just before the last that one heard are told again: others may have seen them in another order', () => {
+    time = 0
+    const changes = start()
+    changes.tell(noted(5))
+    time = 20_000
+    // 4 was noted before 6 and seen after it by whoever told of 6 elsewhere
+    changes.tell(noted(4))
+    changes.tell(noted(6))
+    expect(since(changes, '6')).to.deep.equal([4])
   })
 
   it('of the last moments are told to whoever comes anew: they may have read what they show just before', () => {
     time = 0
     const changes = start()
-    changes.tell('ours', change(1))
+    changes.tell(noted(1))
     time = 10_000
-    changes.tell('ours', change(2))
+    changes.tell(noted(2))
     // 16 s after the first, 6 s after the second; 15 s are the last moments
     time = 16_000
-    const heard: Heard[] = []
-    changes.follow('ours', undefined, one => heard.push(one))
-    expect(versions(heard)).to.deep.equal([2])
+    expect(since(changes)).to.deep.equal([2])
   })
 
-  it('that may have been missed are said to be: of another process, too old, never told, or while the database was away', () => {
+  it('that may have been missed are said to be: too old, never told, or while nobody could look', () => {
+    time = 0
     const changes = start(3)
-    const since = (after: string) => {
-      const heard: Heard[] = []
-      changes.follow('ours', after, one => heard.push(one))()
-      return versions(heard)
-    }
-    for (const version of [1, 2, 3, 4, 5]) changes.tell('ours', change(version))
-    // 3, 4 and 5 are kept: whoever heard 2 misses nothing, whoever heard 1 does
-    expect(since('here.2')).to.deep.equal([3, 4, 5])
-    expect(since('here.1')).to.deep.equal(['missed'])
-    expect(since('there.4')).to.deep.equal(['missed'])
-    expect(since('here.99')).to.deep.equal(['missed'])
-    expect(since('here.4; drop')).to.deep.equal(['missed'])
+    for (const id of [1, 2, 3, 4, 5]) changes.tell(noted(id))
+    // 3, 4 and 5 are kept
+    expect(since(changes, '3')).to.deep.equal([4, 5])
+    expect(since(changes, '2')).to.deep.equal(['missed'])
+    expect(since(changes, '99')).to.deep.equal(['missed'])
+    expect(since(changes, '4; drop')).to.deep.equal(['missed'])
     const heard: Heard[] = []
-    changes.follow('ours', 'here.5', one => heard.push(one))
+    changes.follow('ours', '5', one => heard.push(one))
     changes.tellMissed()
-    expect(versions(heard)).to.deep.equal(['missed'])
-    expect(since('here.5')).to.deep.equal(['missed'])
+    expect(versions(heard).at(-1)).to.equal('missed')
+    expect(since(changes, '5')).to.deep.equal(['missed'])
+    // nothing has happened since: whoever heard that, has heard all
+    expect(since(changes, heard.at(-1)?.id)).to.deep.equal([])
   })
 })
 

@@ -1,8 +1,16 @@
 import type { Change } from '@snowdrift/core'
 
+/** A change as the database noted it. */
+export interface Noted {
+  /** Counts up, though not always in the order in which changes are seen. */
+  readonly id: string
+  readonly workshop: string
+  readonly change: Change
+}
+
 /** What somebody hears who follows a workshop: a change, or that some may have been missed. */
 export interface Heard {
-  /** By which what comes after it can be asked for. */
+  /** By which what comes after it can be asked for, of any process. */
   readonly id: string
   /** Null where changes may have been missed: whatever is shown is to be read anew. */
   readonly change: Change | null
@@ -12,54 +20,45 @@ export interface Heard {
 export interface Changes {
   /**
    * Tells what happens in a workshop from now on, and first what happened after `after`: an id that was heard, or undefined
-   * for the last moments. Gives the function that ends it.
+   * for the last moments. What was heard before may be told again. Gives the function that ends it.
    */
   readonly follow: (workshop: string, after: string | undefined, hear: (heard: Heard) => void) => () => void
-  readonly tell: (workshop: string, change: Change) => void
-  /** The way to the database was cut: nobody knows what was missed. */
+  readonly tell: (noted: Noted) => void
+  /** Nobody knows any more what happened since the last. */
   readonly tellMissed: () => void
 }
 
-interface Kept extends Heard {
-  readonly workshop: string | null
-  readonly number: number
+interface Kept extends Noted {
   readonly at: number
 }
 
 interface ChangesOptions {
-  /** What this process is called: its numbers mean nothing to another. */
-  readonly origin: string
   readonly now: () => number
   /** So many are kept for those who were away. */
   readonly most?: number
 }
 
-/** Whoever comes anew has read what they show within so long. */
+/**
+ * Whoever comes anew has read what they show within so long, and whoever heard of one change has heard of those that were
+ * seen so long before it: two that happen at once are not seen by all in the same order.
+ */
 const lastMomentsMs = 15_000
+const beginning = '0'
 
-export function createChanges({ origin, now, most = 2000 }: ChangesOptions): Changes {
+export function createChanges({ now, most = 2000 }: ChangesOptions): Changes {
   const followers = new Map<string, Set<(heard: Heard) => void>>()
-  const kept: Kept[] = []
-  let number = 0
-  const keep = (workshop: string | null, change: Change | null): Heard => {
-    const heard: Kept = { id: `${origin}.${++number}`, number, workshop, change, at: now() }
-    kept.push(heard)
-    if (kept.length > most) kept.shift()
-    return heard
-  }
+  let kept: Kept[] = []
+  const lastId = () => kept.at(-1)?.id ?? beginning
   const missedSince = (after: string | undefined, workshop: string): readonly Heard[] => {
-    const isFor = (event: Kept) => event.workshop === workshop || event.workshop === null
-    if (after === undefined) return kept.filter(event => isFor(event) && event.at >= now() - lastMomentsMs)
-    const known = numberOf(after, origin)
-    const oldest = kept[0]?.number ?? number + 1
-    const isCovered = known !== undefined && known <= number && known >= oldest - 1
-    return isCovered
-      ? kept.filter(event => isFor(event) && event.number > known)
-      : [{ id: `${origin}.${number}`, change: null }]
+    const known = after === undefined || after === beginning ? undefined : kept.find(({ id }) => id === after)
+    if (known === undefined && after !== undefined && after !== lastId())
+      return [{ id: lastId(), change: null }]
+    const since = (known?.at ?? now()) - lastMomentsMs
+    return kept.filter(noted => noted.workshop === workshop && noted.at >= since && noted.id !== after)
   }
   return {
     follow: (workshop, after, hear) => {
-      for (const heard of missedSince(after, workshop)) hear(heard)
+      for (const { id, change } of missedSince(after, workshop)) hear({ id, change })
       const others = followers.get(workshop) ?? new Set()
       followers.set(workshop, others.add(hear))
       return () => {
@@ -67,18 +66,15 @@ export function createChanges({ origin, now, most = 2000 }: ChangesOptions): Cha
         if (others.size === 0) followers.delete(workshop)
       }
     },
-    tell: (workshop, change) => {
-      const heard = keep(workshop, change)
-      for (const hear of followers.get(workshop) ?? []) hear(heard)
+    tell: noted => {
+      kept.push({ ...noted, at: now() })
+      if (kept.length > most) kept.shift()
+      for (const hear of followers.get(noted.workshop) ?? []) hear({ id: noted.id, change: noted.change })
     },
     tellMissed: () => {
-      const heard = keep(null, null)
-      for (const hear of [...followers.values()].flatMap(some => [...some])) hear(heard)
+      kept = []
+      for (const hear of [...followers.values()].flatMap(some => [...some]))
+        hear({ id: beginning, change: null })
     },
   }
-}
-
-function numberOf(id: string, origin: string): number | undefined {
-  const [from, number] = [id.slice(0, id.lastIndexOf('.')), id.slice(id.lastIndexOf('.') + 1)]
-  return from === origin && /^\d{1,15}$/.test(number) ? Number(number) : undefined
 }

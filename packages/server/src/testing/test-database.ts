@@ -128,7 +128,7 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
   const theirs = await ensureWorkshop(database.models, `theirs-${randomUUID()}`, randomUUID)
   const shrinker = createPictureShrinker()
   const sharing = standInSharing()
-  const changes = createChanges({ origin: 'test', now: Date.now })
+  const changes = createChanges({ now: Date.now })
   const door: Door = {
     isOwnName: host => loopbackNames.has(host),
     needsPairing: false,
