@@ -1,6 +1,6 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
-import { addressOf, choose, fill, press, pressAt, see, textOf } from './testing/hands.js'
+import { addressOf, choose, fill, pinch, press, pressAt, see, textOf } from './testing/hands.js'
 import { phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -54,6 +54,30 @@ describe('from cloth to pieces', function () {
     await open('Star atlas, padded')
     await page.waitForSelector(`${handle('flap outer 1')}[aria-pressed="true"]`)
     expect(await placeOf('flap outer 1')).to.equal(put)
+  })
+
+  it('comes closer between two fingers, and moves no piece by that', async () => {
+    const hand = await site.visit(`${addresses.get('Star atlas, padded') ?? ''}/layout`, {
+      ...phone,
+      touch: true,
+    })
+    await see(hand, 'Left over')
+    const cloth = await hand.waitForSelector(`${group('outer')} figure [data-handle]`)
+    const places = () =>
+      hand.$$eval('[data-handle]', pieces => pieces.map(piece => piece.getAttribute('data-at')).join())
+    const lay = await places()
+    await cloth?.evaluate(piece => piece.scrollIntoView({ block: 'center' }))
+    const box = await cloth?.boundingBox()
+    if (!box) throw new Error('The piece is nowhere')
+    const between = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+    await see(hand, '100 %', `${group('outer')} figcaption`)
+    // from 40 to 100 px apart: two and a half times as close
+    await pinch(hand, between, 40, 100)
+    await see(hand, '250 %', `${group('outer')} figcaption`)
+    expect(await places()).to.equal(lay)
+    await pinch(hand, between, 100, 20)
+    await see(hand, '100 %', `${group('outer')} figcaption`)
+    await hand.browserContext().close()
   })
 
   it('moves and lets go by the keyboard, and takes a change back', async () => {

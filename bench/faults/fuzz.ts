@@ -13,6 +13,20 @@ const idsOf = (known: readonly string[]) =>
     { weight: 4, arbitrary: fc.constantFrom(...known) },
     fc.constantFrom(randomUUID(), '0', '..', '%00', 'x'.repeat(300)),
   )
+const kindsWithIds = [
+  'covers',
+  'things',
+  'materials',
+  'cuttings',
+  'stash/pieces',
+  'rules',
+  'makings',
+  'makes',
+  'marks',
+  'progress',
+  'shares',
+  'devices',
+]
 const pathsOf = (known: readonly string[]) =>
   fc.oneof(
     fc.constantFrom(
@@ -32,9 +46,21 @@ const pathsOf = (known: readonly string[]) =>
       '/shop/offers?role=outer',
       '/nowhere',
     ),
-    fc
-      .tuple(fc.constantFrom('covers', 'things', 'materials', 'cuttings', 'stash/pieces'), idsOf(known))
-      .map(([kind, one]) => `/${kind}/${one}`),
+    fc.constantFrom(
+      '/pair',
+      '/devices',
+      '/devices/here',
+      '/devices/code',
+      '/devices/sharing',
+      '/shelf',
+      '/rules',
+      '/makes',
+      '/marks',
+      '/shares?cover=0',
+      '/shared/nobody',
+      '/things.csv?kind=notebook',
+    ),
+    fc.tuple(fc.constantFrom(...kindsWithIds), idsOf(known)).map(([kind, one]) => `/${kind}/${one}`),
     fc
       .tuple(fc.constantFrom('pieces', 'history', 'picture', 'restore'), idsOf(known))
       .map(([what, one]) => `/materials/${one}/${what}`),
@@ -61,6 +87,9 @@ const soundBodies: readonly (readonly [RegExp, object])[] = [
     /^\/materials/,
     { unit: 'in', swatch: '#aabbcc', material: { role: 'outer', name: 'Felt', thickness: '1 mm' } },
   ],
+  [/^\/pair/, { code: 'ABCD-EFGH', name: 'Phone' }],
+  [/^\/devices/, { isOn: false }],
+  [/^\/(makings|progress)/, { progress: { steps: {}, waits: {}, made: {}, schools: {} } }],
   [/^\/cuttings/, { plan: { coverIds: [randomUUID()] } }],
   [/./, { unit: 'in', grid: null, tapeDivision: null, seam: null }],
 ]

@@ -20,10 +20,16 @@ export async function openServer(): Promise<OwnServer> {
   const folder = await mkdtemp(join(tmpdir(), 'snowdrift-faults-'))
   const port = await findFreePort()
   const address = `http://127.0.0.1:${port}`
+  const sharePort = await findFreePort()
   const main = join(import.meta.dirname, '../../packages/server/dist/main.js')
   let child: ChildProcess | undefined
   const start = async () => {
-    const env = { ...process.env, PORT: String(port), SNOWDRIFT_DATA: folder }
+    const env = {
+      ...process.env,
+      PORT: String(port),
+      SNOWDRIFT_SHARE_PORT: String(sharePort),
+      SNOWDRIFT_DATA: folder,
+    }
     child = spawn(process.execPath, [main], { env, stdio: 'ignore' })
     const ended = new Promise((_, reject) => {
       child?.once('exit', code =>

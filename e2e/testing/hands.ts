@@ -64,6 +64,28 @@ export async function swipe(page: Page, from: { x: number; y: number }, byY: num
   await hand.detach()
 }
 
+/** Puts two fingers down side by side and draws them from so far apart to so far apart. */
+export async function pinch(
+  page: Page,
+  { x, y }: { x: number; y: number },
+  fromApart: number,
+  toApart: number,
+): Promise<void> {
+  const hand = await page.createCDPSession()
+  const fingers = (apart: number) => [
+    { x: x - apart / 2, y, id: 0 },
+    { x: x + apart / 2, y, id: 1 },
+  ]
+  const steps = 5
+  await hand.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: fingers(fromApart) })
+  for (let step = 1; step <= steps; step++) {
+    const apart = fromApart + ((toApart - fromApart) * step) / steps
+    await hand.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: fingers(apart) })
+  }
+  await hand.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+  await hand.detach()
+}
+
 /** Types into the field of that name, over whatever stood there. */
 export async function fill(page: Page, name: string, text: string): Promise<void> {
   const field = await find(page, name)

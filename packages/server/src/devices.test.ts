@@ -245,7 +245,7 @@ describe('devices that a workshop lets in', function () {
   })
 
   it('do not come in at the machine’s own door by way of a proxy', async () => {
-    for (const header of ['X-Forwarded-For', 'Forwarded', 'X-Forwarded-Host', 'Via']) {
+    for (const header of ['X-Forwarded-For', 'Forwarded', 'X-Forwarded-Host']) {
       const answer = await inside().request('GET', '/api/covers', { headers: { [header]: '10.0.0.9' } })
       expect([answer.status, answer.body.detail], header).to.deep.equal([
         403,

@@ -84,7 +84,7 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
   const shrinker = createPictureShrinker()
   const metrics = metricsPort === undefined && !measures ? undefined : createMetrics()
   const closing = new AbortController()
-  const changes = createChanges({ now: Date.now })
+  const changes = createChanges({ now: () => performance.now() })
   const following = listenToChanges(options.databaseUrl, changes, log)
   const proxies = share?.proxies ?? new BlockList()
   const isSealed = share?.certificate !== undefined

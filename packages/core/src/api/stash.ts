@@ -5,7 +5,7 @@ import {
   markedPlacesSchema,
   markKinds,
   type MarkKind,
-} from '../file/avoided-place.js'
+} from '../file/cloth-places.js'
 import type { ReadResult } from '../file/check.js'
 import type { Issue } from '../file/issue.js'
 import { lengthInput, typedLength } from '../length/length-input.js'

@@ -11,7 +11,7 @@ import {
   type LayoutRequest,
 } from '../nest/request.js'
 import { clashingPins, type PinClash } from '../nest/clashing-pins.js'
-import { avoidedPlacesSchema, checkAvoidedPlaces } from './avoided-place.js'
+import { avoidedPlacesSchema, checkAvoidedPlaces } from './cloth-places.js'
 import type { Issue } from './issue.js'
 import { describePinClash } from './layout-json.js'
 import { check, type ReadResult } from './check.js'

@@ -33,6 +33,7 @@ interface Kept extends Noted {
 }
 
 interface ChangesOptions {
+  /** Milliseconds of a clock that nobody sets. */
   readonly now: () => number
   /** So many are kept for those who were away. */
   readonly most?: number

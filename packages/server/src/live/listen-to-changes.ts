@@ -35,7 +35,7 @@ export function listenToChanges(url: string, changes: Changes, log: Log): Listen
   const over = new AbortController()
   let seen: Seen | undefined
   let client: pg.Client | undefined
-  let lookedAt = Date.now()
+  let lookedAt = performance.now()
   let looking: Promise<void> | undefined
   let isDue = false
 
@@ -52,7 +52,7 @@ export function listenToChanges(url: string, changes: Changes, log: Log): Listen
       .finally(() => (looking = undefined))
   }
   const readNew = async (from: pg.Client, known: Seen) => {
-    const now = Date.now()
+    const now = performance.now()
     const { rows } = await from.query<{ readonly id: string }>(
       `SELECT id::text, workshop_id AS workshop, kind, row_id AS row, version FROM changes
        WHERE id > $1 ORDER BY changes.id`,
@@ -82,7 +82,7 @@ export function listenToChanges(url: string, changes: Changes, log: Log): Listen
       // Nobody waits for a nudge to be on the disk.
       await mine.query('SET synchronous_commit = off')
       await mine.query('LISTEN changes')
-      if (seen && Date.now() - lookedAt > notesKeptMs / 2) changes.tellMissed()
+      if (seen && performance.now() - lookedAt > notesKeptMs / 2) changes.tellMissed()
       seen ??= await begin(mine)
       client = mine
       look()
