@@ -37,9 +37,7 @@ export function callerOf(context: Context, { isSealed, proxies }: CallerOptions)
 /** Whether a proxy stands between, whoever it is. */
 export function isForwarded(context: Context): boolean {
   const { req } = context
-  return ['Forwarded', 'X-Forwarded-For', 'X-Forwarded-Host'].some(
-    name => req.header(name) !== undefined,
-  )
+  return ['Forwarded', 'X-Forwarded-For', 'X-Forwarded-Host'].some(name => req.header(name) !== undefined)
 }
 
 /** The last that no trusted proxy added: everything before it could be made up. */
