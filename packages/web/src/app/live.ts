@@ -1,7 +1,7 @@
 import type { Change } from '@snowdrift/core'
 import { api } from '../api/api'
 import type { AppStore } from './store'
-import { followChanges } from '../drafts/follow'
+import { followChanges } from '../drafts/follow-changes'
 import { liveChanged } from './server-slice'
 
 /** What comes within so long is followed together: an answer to what this window did itself comes meanwhile. */

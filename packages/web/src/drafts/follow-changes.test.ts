@@ -6,7 +6,7 @@ import { noteOwnWrite } from '../app/own-writes.js'
 import { installStandIns } from '../testing/browser-stand-ins.js'
 import { coverBody, coverRef, coverRow } from '../testing/files.js'
 import { changed, draftsSlice, selectDraft } from './drafts-slice.js'
-import { followChanges } from './follow.js'
+import { followChanges } from './follow-changes.js'
 import { takeUp } from './take-up.js'
 
 const id = coverRef.slice('cover/'.length)
