@@ -327,7 +327,7 @@ export {
   type ShareKind,
   type ShareRow,
 } from './api/shares.js'
-export { codeLength, codeLetters, codeMinutes, formatPairingCode } from './api/paired-devices.js'
+export { codeLength, codeLetters, codeMinutes, formatPairingCode, pairingLink } from './api/paired-devices.js'
 export { keptForHeader, parsePairingCode, readPairBody, readSharingBody } from './api/paired-devices.js'
 export type { PairBody, PairedDevice, PairingCode, Sharing, WhoIsHere } from './api/paired-devices.js'
 export { changedKinds, type Change, type ChangedKind } from './api/changes.js'

@@ -82,3 +82,8 @@ export interface WhoIsHere {
 
 /** Where an answer says for whom a device may keep it; without it nothing is kept. */
 export const keptForHeader = 'Snowdrift-Kept-For'
+
+/** What a phone or tablet opens to be let in. The code stands behind the #, which no server is sent and no log keeps. */
+export function pairingLink(address: string, { code }: PairingCode): string {
+  return `${address}/pair#${code}`
+}

@@ -1,4 +1,4 @@
-import { formatPairingCode, type PairingCode } from '@snowdrift/core'
+import { formatPairingCode, pairingLink, type PairingCode } from '@snowdrift/core'
 import { toString as drawCode } from 'qrcode'
 import type { House } from '../serve.js'
 
@@ -28,11 +28,6 @@ export async function letOthersIn(
   }
   const code = await repositories.devices.openCode(workshop)
   tell(await invitation(address, code, isSealed))
-}
-
-/** What a phone or tablet opens to be let in. The code stands behind the #, which no server is sent and no log keeps. */
-export function pairingLink(address: string, { code }: PairingCode): string {
-  return `${address}/pair#${code}`
 }
 
 async function invitation(address: string, code: PairingCode, isSealed: boolean): Promise<string> {

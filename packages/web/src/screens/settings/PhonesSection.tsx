@@ -1,4 +1,10 @@
-import { formatPairingCode, type PairedDevice, type PairingCode, type Sharing } from '@snowdrift/core'
+import {
+  formatPairingCode,
+  pairingLink,
+  type PairedDevice,
+  type PairingCode,
+  type Sharing,
+} from '@snowdrift/core'
 import { Smartphone } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { useHereQuery } from '../../api/api'
@@ -123,7 +129,7 @@ function Invitation({ addresses, code }: InvitationProps) {
   return (
     <div className="flex flex-wrap items-center gap-6">
       <Suspense fallback={<div className="size-44" />}>
-        <CodePicture text={`${address}/pair#${code.code}`} />
+        <CodePicture text={pairingLink(address, code)} />
       </Suspense>
       <div className="grid min-w-0 flex-1 basis-48 gap-2">
         <p>Point its camera at the picture, or open</p>
