@@ -18,7 +18,8 @@ import { createExportWriter } from './exports/export-writer.js'
 import { mostBodyBytes } from './http/body.js'
 import { guard, nameCaller, type Door } from './http/guard.js'
 import { letIn } from './http/let-in.js'
-import type { Tries } from './http/tries.js'
+import { belonging } from './http/members.js'
+import type { EnterTries, PairingTries } from './http/tries.js'
 import type { ShareListener } from './reach/share-listener.js'
 import { databaseTrouble, isNameTaken, isUnknownReference } from './http/database-errors.js'
 import { deadline, isLate } from './http/deadline.js'
@@ -28,13 +29,17 @@ import { keptPaths, offerToKeep } from './http/offer-to-keep.js'
 import { answerProblem } from './http/problems.js'
 import { securityHeaders } from './http/security-headers.js'
 import type { Log } from './log.js'
+import { createAccountRoutes } from './routes/account-routes.js'
 import { createArchiveRoutes } from './routes/archive-routes.js'
 import { createStashCsvRoutes, createThingsCsvRoutes } from './routes/csv-routes.js'
 import { createDeviceRoutes } from './routes/device-routes.js'
+import { createEnterRoutes } from './routes/enter-routes.js'
 import { createExportRoutes } from './routes/export-routes.js'
+import { createHereRoutes } from './routes/here-routes.js'
 import { createLiveRoutes, type LiveOptions } from './routes/live-routes.js'
 import { createMakePhotoRoutes } from './routes/make-photo-routes.js'
 import { createShelfRoutes } from './routes/shelf-routes.js'
+import { createPeopleRoutes } from './routes/people-routes.js'
 import { createPairRoutes } from './routes/pair-routes.js'
 import { createProgressRoutes } from './routes/progress-routes.js'
 import { createRowRoutes } from './routes/row-routes.js'
@@ -43,9 +48,11 @@ import { createSharedRoutes } from './routes/shared-routes.js'
 import { createShopRoutes } from './routes/shop-routes.js'
 import { createMaterialRoutes } from './routes/material-routes.js'
 import { createStashRoutes } from './routes/stash-routes.js'
+import { TooManyWait } from './people/passphrases.js'
+import type { RelyingParty } from './people/relying-party.js'
 import type { PictureShrinker } from './pictures/shrinker.js'
 import { createSettingsRoutes } from './routes/settings-routes.js'
-import type { WorkshopEnv } from './routes/workshop.js'
+import type { PersonEnv, WorkshopEnv } from './routes/workshop.js'
 import { serveWeb } from './routes/web.js'
 
 export interface AppDependencies {
@@ -55,7 +62,9 @@ export interface AppDependencies {
   /** Where its requests come in. */
   readonly door: Door
   readonly sharing: ShareListener
-  readonly pairingTries: Tries
+  readonly pairingTries: PairingTries
+  /** How people sign in, where they do. */
+  readonly accounts?: { readonly tries: EnterTries; readonly relyingParty: RelyingParty }
   readonly live: LiveOptions
   /** Hears of every request that may have written something, once it has. */
   readonly wrote?: () => void
@@ -77,7 +86,7 @@ const mostSharedBytes = 16 * 1024
 
 /** The whole server as a function of its dependencies. */
 export function createApp(dependencies: AppDependencies): Hono {
-  const { repositories, workshopOf, door, sharing, pairingTries, live, wrote } = dependencies
+  const { repositories, workshopOf, door, sharing, pairingTries, accounts, live, wrote } = dependencies
   const { shop, shrinker, ping, log, now, observe, webFolder } = dependencies
   const write = createExportWriter()
   const api = new Hono<WorkshopEnv>()
@@ -92,7 +101,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     // What strangers send is short.
     .on(
       ['GET', 'POST'],
-      ['/shared/*', '/pair'],
+      ['/shared/*', '/pair', '/enter/*', '/enter'],
       bodyLimit({
         maxSize: mostSharedBytes,
         onError: context => answerProblem(context, { kind: 'too-large', limit: '16 kB' }),
@@ -105,8 +114,13 @@ export function createApp(dependencies: AppDependencies): Hono {
     })
     // Whoever has a link belongs to no workshop.
     .route('/shared', createSharedRoutes(write, now))
-    .route('/pair', createPairRoutes(pairingTries))
-    .use(letIn(door.needsPairing, workshopOf))
+    .route('/pair', accounts ? new Hono<WorkshopEnv>() : createPairRoutes(pairingTries))
+    .route('/enter', accounts ? createEnterRoutes({ ...accounts, log }) : new Hono<WorkshopEnv>())
+    .use(letIn(door, workshopOf))
+    .route('/here', createHereRoutes())
+    .route('/account', accounts ? createAccountRoutes({ ...accounts, now }) : new Hono<PersonEnv>())
+    .use(belonging)
+    .route('/people', accounts ? createPeopleRoutes() : new Hono<PersonEnv>())
     .on('GET', keptPaths, offerToKeep)
     .route('/live', createLiveRoutes(live))
     // Archives, pictures and tables bound their own bodies.
@@ -171,6 +185,11 @@ export function createApp(dependencies: AppDependencies): Hono {
       return answerProblem(context, {
         kind: 'unreadable',
         issues: [{ path: 'thingId', message: 'There is no such thing on the shelf.' }],
+      })
+    if (error instanceof TooManyWait)
+      return answerProblem(context, {
+        kind: 'busy',
+        detail: 'Very many sign in just now. Try again in a moment.',
       })
     if (isNameTaken(error))
       return answerProblem(context, {

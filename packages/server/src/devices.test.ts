@@ -11,7 +11,7 @@ describe('devices that a workshop lets in', function () {
   this.timeout(120_000)
   /** The same database and workshops, by the door at the machine and by the one for others. */
   const inside = useTestApp()
-  const outside = useTestApp({ door: { needsPairing: true, isOwnName: name => names.has(name) } })
+  const outside = useTestApp({ door: { lets: 'devices', isOwnName: name => names.has(name) } })
 
   const ask = (method: string, path: string, { headers, ...options }: RequestOptions = {}) =>
     outside().request(method, path, { headers: { ...host, ...headers }, ...options })
@@ -104,14 +104,7 @@ describe('devices that a workshop lets in', function () {
   })
 
   it('stay outside without a token, whatever they ask for', async () => {
-    const paths = [
-      '/api/covers',
-      '/api/settings',
-      '/api/live',
-      '/api/devices',
-      '/api/devices/here',
-      '/api/archive',
-    ]
+    const paths = ['/api/covers', '/api/settings', '/api/live', '/api/devices', '/api/here', '/api/archive']
     const cookies = [
       '',
       'snowdrift=',
@@ -174,7 +167,7 @@ describe('devices that a workshop lets in', function () {
     ])
       expect(await keptFor(path), path).to.equal(ours)
     for (const path of [
-      '/api/devices/here',
+      '/api/here',
       '/api/archive',
       '/api/stash.csv',
       '/api/shares?cover=none',
@@ -189,7 +182,7 @@ describe('devices that a workshop lets in', function () {
   it('let nobody in themselves, send none away, and do not open or shut the way', async () => {
     const phone = await pair()
     const other = await pair('Other')
-    const here = await ask('GET', '/api/devices/here', as(phone.cookie))
+    const here = await ask('GET', '/api/here', as(phone.cookie))
     expect((here.body as unknown as { device: { id: string } }).device.id).to.equal(phone.device.id)
     expect((await ask('GET', '/api/devices', as(phone.cookie))).status).to.equal(403)
     const tries = [
@@ -206,7 +199,11 @@ describe('devices that a workshop lets in', function () {
 
   it('are seen, let in and sent away at the machine itself', async () => {
     const { request, ours, theirs, repositories } = inside()
-    expect((await request('GET', '/api/devices/here')).body).to.deep.equal({ device: null, account: ours })
+    expect((await request('GET', '/api/here')).body).to.deep.equal({
+      device: null,
+      person: null,
+      account: ours,
+    })
     expect((await request('POST', '/api/devices/code')).body.detail).to.equal(
       'Other devices cannot reach Snowdrift yet. Let them first.',
     )

@@ -51,6 +51,34 @@ describe('what the environment says', () => {
       expect(complaint({ SNOWDRIFT_URL: wrong }), wrong).to.match(/^SNOWDRIFT_URL must be an address such as/)
   })
 
+  it('is at home unless it is hosted, which needs an address that is sealed', () => {
+    expect(readEnvironment({}).hosted).to.equal(undefined)
+    expect(readEnvironment({ SNOWDRIFT_MODE: 'home' }).hosted).to.equal(undefined)
+    expect(complaint({ SNOWDRIFT_MODE: 'public' })).to.equal(
+      'SNOWDRIFT_MODE must be home or hosted; it is “public”.',
+    )
+    const hosted = { SNOWDRIFT_MODE: 'hosted' }
+    for (const url of [
+      {},
+      { SNOWDRIFT_URL: 'http://covers.example' },
+      { SNOWDRIFT_URL: 'http://localhost.example' },
+    ])
+      expect(complaint({ ...hosted, ...url })).to.match(/^SNOWDRIFT_MODE=hosted needs SNOWDRIFT_URL/)
+    const sealed = { ...hosted, SNOWDRIFT_URL: 'https://covers.example' }
+    expect(complaint(sealed)).to.match(/^Nothing seals SNOWDRIFT_URL/)
+    const origin = 'https://covers.example'
+    const by = (variables: Record<string, string>) => readEnvironment({ ...sealed, ...variables }).hosted
+    expect(by({ SNOWDRIFT_TRUST_PROXY: '127.0.0.1' })).to.deep.equal({ origin, isOpen: false })
+    expect(by({ SNOWDRIFT_TRUST_PROXY: '::1, 127.0.0.1' })).to.deep.equal({ origin, isOpen: false })
+    expect(by({ SNOWDRIFT_TRUST_PROXY: '127.0.0.1 10.0.0.7' })).to.deep.equal({ origin, isOpen: true })
+    const files = { SNOWDRIFT_TLS_CERT: 'c.pem', SNOWDRIFT_TLS_KEY: 'k.pem' }
+    expect(by(files)).to.deep.equal({ origin, isOpen: true })
+    expect(readEnvironment({ ...hosted, SNOWDRIFT_URL: 'http://localhost:4180' }).hosted).to.deep.equal({
+      origin: 'http://localhost:4180',
+      isOpen: false,
+    })
+  })
+
   it('lists the proxies whose word is taken', () => {
     const { proxies } = readEnvironment({ SNOWDRIFT_TRUST_PROXY: '127.0.0.1, 10.0.0.0/8 fd00::/8' }).share
     const isTrusted = (address: string, family: 'ipv4' | 'ipv6' = 'ipv4') => proxies.check(address, family)

@@ -1,5 +1,6 @@
 import { BlockList, isIP } from 'node:net'
 import { resolve } from 'node:path'
+import type { Hosting } from './serve.js'
 import { StartFailure } from './start-failure.js'
 
 export interface Environment {
@@ -12,6 +13,8 @@ export interface Environment {
   /** How many processes share the ports. */
   readonly workers: number
   readonly share: ShareEnvironment
+  /** Where people sign in, by which address; at home there is none. */
+  readonly hosted?: Hosting
 }
 
 /** How other devices come in, once they are let. */
@@ -33,7 +36,7 @@ const mostWorkers = 16
 type Variables = Readonly<Record<string, string | undefined>>
 
 /**
- * PORT (4180), SNOWDRIFT_DATA (.snowdrift), DATABASE_URL, SNOWDRIFT_METRICS_PORT, SNOWDRIFT_WORKERS (1), and of other devices SNOWDRIFT_SHARE_PORT
+ * PORT (4180), SNOWDRIFT_DATA (.snowdrift), SNOWDRIFT_MODE (home), DATABASE_URL, SNOWDRIFT_METRICS_PORT, SNOWDRIFT_WORKERS (1), and of other devices SNOWDRIFT_SHARE_PORT
  * (the next after PORT), SNOWDRIFT_TLS_CERT, SNOWDRIFT_TLS_KEY, SNOWDRIFT_URL, SNOWDRIFT_TRUST_PROXY; an unusable one is a
  * StartFailure.
  */
@@ -48,6 +51,7 @@ export function readEnvironment(variables: Variables): Environment {
   refuseTwice({ PORT: port, SNOWDRIFT_SHARE_PORT: share.port, SNOWDRIFT_METRICS_PORT: metricsPort })
   if (DATABASE_URL !== undefined && !/^postgres(ql)?:\/\//.test(DATABASE_URL))
     throw new StartFailure('DATABASE_URL must begin with postgres:// and name a server.')
+  const hosted = readHosting(variables['SNOWDRIFT_MODE'] ?? 'home', share)
   return {
     port,
     dataFolder: resolve(SNOWDRIFT_DATA),
@@ -55,7 +59,26 @@ export function readEnvironment(variables: Variables): Environment {
     workers: readWorkers(variables['SNOWDRIFT_WORKERS'] ?? '1'),
     ...(DATABASE_URL !== undefined && { databaseUrl: DATABASE_URL }),
     ...(metricsPort !== undefined && { metricsPort }),
+    ...(hosted && { hosted }),
   }
+}
+
+/** Names under which a browser trusts a plain address: for trying it out. */
+const ownMachine = /^http:\/\/(localhost|127\.0\.0\.1)(:|$)/
+
+function readHosting(mode: string, { url, tls, proxiesListed }: ShareEnvironment): Hosting | undefined {
+  if (mode === 'home') return undefined
+  if (mode !== 'hosted') throw new StartFailure(`SNOWDRIFT_MODE must be home or hosted; it is “${mode}”.`)
+  if (url === undefined || !(url.startsWith('https:') || ownMachine.test(url)))
+    throw new StartFailure(
+      'SNOWDRIFT_MODE=hosted needs SNOWDRIFT_URL: the sealed address that people open, such as https://covers.example.',
+    )
+  if (url.startsWith('https:') && tls === undefined && proxiesListed.trim() === '')
+    throw new StartFailure(
+      'Nothing seals SNOWDRIFT_URL: name a proxy that does in SNOWDRIFT_TRUST_PROXY, or a certificate in SNOWDRIFT_TLS_CERT and SNOWDRIFT_TLS_KEY.',
+    )
+  const isOnlyHere = proxiesListed.split(/[\s,]+/).every(proxy => /^(127\.|::1$|$)/.test(proxy))
+  return { origin: url, isOpen: tls !== undefined || !isOnlyHere }
 }
 
 function readShare(variables: Variables, port: number): ShareEnvironment {

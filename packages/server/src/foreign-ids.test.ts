@@ -3,10 +3,10 @@ import { randomUUID } from 'node:crypto'
 import { QueryTypes } from 'sequelize'
 import sharp from 'sharp'
 import { loadDemo } from './demo/load-demo.js'
-import { coverBody, materialBody, ruleBody, thingBody } from './testing/bodies.js'
+import { coverBody, ruleBody } from './testing/bodies.js'
+import { everythingOf } from './testing/everything-of.js'
 import { useTestApp } from './testing/test-database.js'
-
-const writing = ['POST', 'PUT', 'DELETE']
+import { walkRoutes } from './testing/walk-routes.js'
 
 describe('another workshop’s rows', function () {
   this.timeout(300_000)
@@ -53,7 +53,7 @@ describe('another workshop’s rows', function () {
       share: (shared.body as unknown as { share: { id: string } }).share.id,
       device: paired?.device.id ?? '',
     }
-    all = await everythingOfTheirs()
+    all = await everythingOf(app().database, app().theirs)
   })
 
   it('are of every kind that a route can name', () => {
@@ -62,33 +62,14 @@ describe('another workshop’s rows', function () {
 
   it('are neither shown nor changed by any route, whatever id of theirs it is given', async () => {
     const { routes, request } = app()
-    const asked = routes.filter(
-      ({ method, path }) => method !== 'ALL' && path.startsWith('/api/') && !path.includes('*'),
-    )
-    expect(asked.length).to.be.above(40)
-    const ids = [...new Set(Object.values(foreign))]
-    let tried = 0
-    // Read first: under an id of theirs one may begin something of one's own, which is shown afterwards.
-    const readsFirst = asked.toSorted((one, other) => rank(one.method) - rank(other.method))
-    for (const { method, path } of readsFirst) {
-      // an archive is answered as long as it is; what it takes in is tried by itself
-      if (path === '/api/archive' || path === '/api/live') continue
-      const isWrite = writing.includes(method)
-      const paths = path.includes('/:') ? ids.map(id => withIds(path, id)) : queriesOf(path)
-      for (const address of paths)
-        for (const [body, headers] of isWrite ? writesOf(method) : ([[undefined, {}]] as const)) {
-          const answer = await request(method, address, { headers, ...(body !== undefined && { body }) })
-          tried++
-          expect(answer.status, `${method} ${address}`).to.be.below(500)
-          const said = JSON.stringify(answer.body)
-          expect(said, `${method} ${address}`).not.to.contain('Hut ledger').and.not.to.contain('Their phone')
-          if (method === 'GET')
-            for (const id of ids.filter(one => !address.includes(one)))
-              expect(said, `${method} ${address}`).not.to.contain(id)
-        }
-    }
+    const tried = await walkRoutes({
+      routes,
+      foreign,
+      ask: (method, path, options) => request(method, path, options),
+      secrets: ['Hut ledger', 'Their phone'],
+    })
     expect(tried).to.be.above(1000)
-    expect(await everythingOfTheirs()).to.deep.equal(all)
+    expect(await everythingOf(app().database, app().theirs)).to.deep.equal(all)
   })
 
   it('are not taken over by what a body names', async () => {
@@ -115,7 +96,7 @@ describe('another workshop’s rows', function () {
         ).status,
         what,
       ).to.equal(404)
-    expect(await everythingOfTheirs()).to.deep.equal(all)
+    expect(await everythingOf(app().database, app().theirs)).to.deep.equal(all)
   })
 
   function rowsOf(table: string) {
@@ -123,58 +104,5 @@ describe('another workshop’s rows', function () {
       `SELECT id FROM ${table} WHERE workshop_id = $1 AND deleted_at IS NULL ORDER BY seq LIMIT 1`,
       { bind: [app().theirs], type: QueryTypes.SELECT },
     )
-  }
-
-  /** Every row of every table that belongs to them, as text. */
-  async function everythingOfTheirs(): Promise<readonly string[]> {
-    const { sequelize } = app().database
-    const tables = await sequelize.query<{ name: string; column: string }>(
-      `SELECT table_name AS name, column_name AS column FROM information_schema.columns
-       WHERE table_schema = 'public' AND column_name = 'workshop_id' ORDER BY 1`,
-      { type: QueryTypes.SELECT },
-    )
-    const rows = await Promise.all(
-      tables.map(({ name }) =>
-        sequelize.query<{ row: string }>(
-          `SELECT '${name} ' || t::text AS row FROM "${name}" t WHERE workshop_id = $1 ORDER BY 1`,
-          { bind: [app().theirs], type: QueryTypes.SELECT },
-        ),
-      ),
-    )
-    return rows.flat().map(({ row }) => row)
-  }
-
-  function rank(method: string): number {
-    return method === 'GET' ? 0 : 1
-  }
-
-  /** An address with one of their ids wherever it takes one, and whatever else it takes as it must be. */
-  function withIds(path: string, id: string): string {
-    return path.replace(/:(\w+)(\{[^}]*\})?/g, () => id)
-  }
-
-  /** An address that takes no id in its path, with their ids where its query takes some. */
-  function queriesOf(path: string): readonly string[] {
-    const ids = Object.values(foreign)
-    if (path === '/api/shares') return ids.map(id => `${path}?cover=${id}`)
-    if (['/api/covers', '/api/things', '/api/materials', '/api/makes'].includes(path))
-      return [path, `${path}?ids=${[...new Set(ids)].join(',')}`]
-    return [path]
-  }
-
-  function writesOf(method: string): readonly (readonly [unknown, Readonly<Record<string, string>>])[] {
-    const bodies =
-      method === 'DELETE'
-        ? [undefined]
-        : [
-            {},
-            thingBody,
-            coverBody(),
-            materialBody,
-            ruleBody,
-            { source: 'remnant', width: '500', length: '700' },
-          ]
-    const bases = [{ 'If-Match': '"v1"' }, { 'If-None-Match': '*' }, {}]
-    return bodies.flatMap(body => bases.map(headers => [body, headers] as const))
   }
 })

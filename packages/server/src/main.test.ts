@@ -294,4 +294,59 @@ describe('starting and stopping', function () {
     expect(await odd.exited).to.equal(1)
     expect(odd.output().trim()).to.equal('snowdrift: PORT must be a number from 1 to 65535; it is “many”.')
   })
+
+  it('where it is hosted, invites its first owner, and whoever is to have a workshop of their own', async () => {
+    const url = `http://localhost:${port}`
+    const hosted = { SNOWDRIFT_MODE: 'hosted', SNOWDRIFT_URL: url, SNOWDRIFT_DATA: join(folder, 'hosted') }
+    const refused = run(hosted, '--share')
+    expect(await refused.exited).to.equal(1)
+    expect(refused.output()).to.contain('--share is for a machine at home')
+    const first = run(hosted)
+    expect(await ready(first)).to.equal(url)
+    await said(first, /join#[\w-]{43}/)
+    const tokenIn = (output: string) => /join#([\w-]{43})/.exec(output)?.[1] ?? ''
+    const comeIn = (token: string, signInName: string) =>
+      fetch(`${url}/api/enter/join`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({
+          token,
+          signInName,
+          name: signInName,
+          device: 'Computer',
+          passphrase: 'marmot bracket yonder pewter',
+        }),
+      })
+    expect((await comeIn(tokenIn(first.output()), 'first')).status).to.equal(201)
+    const invite = spawn(
+      process.execPath,
+      [join(import.meta.dirname, '../dist/invite-main.js'), 'The tower'],
+      {
+        env: { ...process.env, PORT: String(port), ...hosted },
+      },
+    )
+    let output = ''
+    for (const stream of [invite.stdout, invite.stderr]) stream.on('data', chunk => (output += String(chunk)))
+    expect(await new Promise(resolve => invite.once('close', resolve)), output).to.equal(0)
+    expect(output).to.contain('“The tower” waits for its owner').and.to.contain(`${url}/join#`)
+    const joined = await comeIn(tokenIn(output), 'warden')
+    expect(joined.status).to.equal(201)
+    const cookie = joined.headers
+      .getSetCookie()
+      .map(set => set.split(';')[0])
+      .join('; ')
+    const here = (await (await fetch(`${url}/api/here`, { headers: { Cookie: cookie } })).json()) as {
+      person: { workshop: { name: string; role: string } }
+    }
+    expect([here.person.workshop.name, here.person.workshop.role]).to.deep.equal(['The tower', 'owner'])
+    first.process.kill('SIGTERM')
+    expect(await first.exited).to.equal(0)
+    // there is an owner now, and nobody else is invited
+    const again = run(hosted)
+    await ready(again)
+    await new Promise(resolve => setTimeout(resolve, 300))
+    expect(again.output()).not.to.contain('join#')
+    again.process.kill('SIGTERM')
+    expect(await again.exited).to.equal(0)
+  })
 })

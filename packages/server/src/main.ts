@@ -7,6 +7,7 @@ import { ensureDataFolder } from './data-folder.js'
 import { readEnvironment, type ShareEnvironment } from './environment.js'
 import type { Certificate } from './http/listen.js'
 import { readCertificate } from './reach/certificate.js'
+import { inviteFirst } from './people/invite-first.js'
 import { letOthersIn } from './reach/let-others-in.js'
 import { serve } from './serve.js'
 import { openServerLog } from './server-log.js'
@@ -52,7 +53,9 @@ interface StartOptions {
 
 async function start({ demo, share }: StartOptions): Promise<void> {
   const environment = readEnvironment(process.env)
-  const { port, dataFolder, databaseUrl, metricsPort, workers, share: shareBy } = environment
+  const { port, dataFolder, databaseUrl, metricsPort, workers, hosted, share: shareBy } = environment
+  if (hosted && share)
+    throw new StartFailure('--share is for a machine at home; where it is hosted people sign in.')
   const certificate = shareBy.tls && (await readCertificate(shareBy.tls))
   await ensureDataFolder(dataFolder)
   if (!(await isPortFree(port)))
@@ -68,7 +71,7 @@ async function start({ demo, share }: StartOptions): Promise<void> {
   if (databaseUrl === undefined)
     undo.push(keepDaily({ folder: join(dataFolder, 'backups'), url, now: () => new Date(), tell: say }))
   const webFolder = resolve(import.meta.dirname, '../../web/dist')
-  const common = { databaseUrl: url, port, demo, webFolder }
+  const common = { databaseUrl: url, port, demo, webFolder, ...(hosted && { hosted }) }
   const metrics = metricsPort !== undefined && { metricsPort }
   const sharing = { ...shareBy, ...(certificate && { certificate }) }
   const server =
@@ -81,21 +84,26 @@ async function start({ demo, share }: StartOptions): Promise<void> {
           tell: say,
         })
   undo.push(server.close)
-  undo.push(
-    ringWaits({
-      sequelize: server.database.sequelize,
-      workshop: server.workshop,
-      now: () => new Date(),
-      tell: ({ cover, coverId }) =>
-        ringHere(`${cover} need not wait any longer: ${server.address}/covers/${coverId}/bench`),
-      trouble: error => log.error({ error: String(error) }, 'waits were not looked for'),
-    }),
-  )
+  // Nobody sits at the terminal of a server in a cupboard.
+  if (!hosted)
+    undo.push(
+      ringWaits({
+        sequelize: server.database.sequelize,
+        workshop: server.workshop,
+        now: () => new Date(),
+        tell: ({ cover, coverId }) =>
+          ringHere(`${cover} need not wait any longer: ${server.address}/covers/${coverId}/bench`),
+        trouble: error => log.error({ error: String(error) }, 'waits were not looked for'),
+      }),
+    )
   console.log(
     `Snowdrift is at ${server.address}${demo ? ' with the demo workshop' : ''}. Ctrl-C stops it; nothing is lost.`,
   )
   if (server.metricsAddress) console.log(`Its metrics are at ${server.metricsAddress}.`)
-  if (share || (await server.repositories.devices.isShared(server.workshop)))
+  if (hosted) {
+    if (!(await server.repositories.people.members.hasOwner(server.workshop)))
+      console.log(await inviteFirst(server.repositories, server.workshop, hosted.origin))
+  } else if (share || (await server.repositories.devices.isShared(server.workshop)))
     await letOthersIn(server, { port: shareBy.port, tell: text => console.log(text), trouble: say })
 }
 

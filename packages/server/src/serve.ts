@@ -13,12 +13,13 @@ import { loadDemo } from './demo/load-demo.js'
 import type { Log } from './log.js'
 import type { Door } from './http/guard.js'
 import { listen } from './http/listen.js'
-import { createTries } from './http/tries.js'
+import { createTries, enterLimits, pairingLimits } from './http/tries.js'
 import { createChanges } from './live/changes.js'
 import { listenToChanges } from './live/listen-to-changes.js'
 import { loopbackNames, ownNames } from './reach/own-names.js'
 import { createShareListener, type ShareListener, type ShareOptions } from './reach/share-listener.js'
 import { createMetrics } from './http/metrics.js'
+import { createRelyingParty } from './people/relying-party.js'
 import { createPictureShrinker } from './pictures/shrinker.js'
 
 export interface ServeOptions {
@@ -31,12 +32,22 @@ export interface ServeOptions {
   readonly shop?: FabricShop
   /** How other devices come in; only from this machine unless said. */
   readonly share?: ShareSetup
+  /** Where people sign in to it, by one address and no other; else it is at home. */
+  readonly hosted?: Hosting
   /** Whether it counts what it answers for whoever reads it off by way of the first process. */
   readonly measures?: boolean
   /** Where its metrics are read off, on 127.0.0.1; nowhere unless said. */
   readonly metricsPort?: number
   /** How long it waits, when it stops, for what it has begun. */
   readonly stopWithinMs?: number
+}
+
+/** How people reach it who sign in. */
+export interface Hosting {
+  /** As browsers write it: https://covers.example. */
+  readonly origin: string
+  /** Whether it is called from other machines, not only by a proxy on this one. */
+  readonly isOpen: boolean
 }
 
 export interface ShareSetup extends ShareOptions {
@@ -79,7 +90,17 @@ export async function serve(options: ServeOptions): Promise<Server> {
 }
 
 async function serveFrom(database: Database, options: ServeOptions): Promise<Server> {
-  const { port, log, webFolder, shop, share, metricsPort, measures = false, stopWithinMs = 8000 } = options
+  const {
+    port,
+    log,
+    webFolder,
+    shop,
+    share,
+    hosted,
+    metricsPort,
+    measures = false,
+    stopWithinMs = 8000,
+  } = options
   const { repositories, workshop } = await prepare(database, options.demo ?? false)
   const shrinker = createPictureShrinker()
   const metrics = metricsPort === undefined && !measures ? undefined : createMetrics()
@@ -95,7 +116,13 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
       workshopOf: () => workshop,
       door,
       sharing,
-      pairingTries: createTries(database.sequelize, 'pairing'),
+      pairingTries: createTries(database.sequelize, 'pairing', pairingLimits),
+      ...(hosted && {
+        accounts: {
+          tries: createTries(database.sequelize, 'enter', enterLimits),
+          relyingParty: createRelyingParty(hosted.origin),
+        },
+      }),
       live: { changes, closing: closing.signal },
       wrote: following.nudge,
       shop: shop ?? createSimulatedShop({ now, wait: async ms => setTimeout(ms), chance: Math.random }),
@@ -113,29 +140,36 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
     share ?? { port: 0 },
     shareStopWithinMs,
   )
-  const shared = appAt({ isOwnName, needsPairing: true, isSealed, proxies })
-  const app = appAt({
-    isOwnName: host => loopbackNames.has(host),
-    needsPairing: false,
-    isSealed: false,
-    proxies: new BlockList(),
+  const shared = appAt({ isOwnName, lets: 'devices', isSealed, proxies })
+  const app = hosted
+    ? appAt({ lets: 'people', origin: hosted.origin, isOwnName: () => true, isSealed, proxies })
+    : appAt({
+        isOwnName: host => loopbackNames.has(host),
+        lets: 'anybody',
+        isSealed: false,
+        proxies: new BlockList(),
+      })
+  const listening = await listen(app.fetch, {
+    port,
+    stopWithinMs,
+    ...(hosted?.isOpen && { hostname: '0.0.0.0' }),
+    ...(hosted && share?.certificate && { certificate: share.certificate }),
   })
-  const listening = await listen(app.fetch, { port, stopWithinMs })
   const read =
     metrics && metricsPort !== undefined
       ? await listen(metrics.page.fetch, { port: metricsPort, stopWithinMs: 1000 })
       : undefined
-  const stopForgetting = forgetOldAnswers(repositories, log)
+  const stopForgetting = forgetWhatIsOld(repositories, log)
   const stopFollowing = changes.follow(workshop, undefined, ({ change }) => {
     // Whichever process it was said to, the way in is open in all of them, or in none.
-    if (change === null || change.kind === 'sharing')
+    if (!hosted && (change === null || change.kind === 'sharing'))
       repositories.devices
         .isShared(workshop)
         .then(isShared => sharing.turn(isShared))
         .catch((error: unknown) => log.error({ error: String(error) }, 'sharing is not followed'))
   })
   return {
-    address: `http://127.0.0.1:${listening.port}`,
+    address: hosted?.origin ?? `http://127.0.0.1:${listening.port}`,
     metricsAddress: read && `http://127.0.0.1:${read.port}/metrics`,
     workshop,
     sharing,
@@ -178,11 +212,14 @@ function now(): Date {
 }
 
 /** Once an hour, and at the start. Gives the function that ends it. */
-function forgetOldAnswers({ answers }: Repositories, log: Log): () => void {
+function forgetWhatIsOld({ answers, people }: Repositories, log: Log): () => void {
   const forget = () => {
-    answers
-      .forgetBefore(new Date(Date.now() - answersKeptMs))
-      .catch((error: unknown) => log.error({ error: String(error) }, 'old answers stay'))
+    Promise.all([
+      answers.forgetBefore(new Date(Date.now() - answersKeptMs)),
+      people.sessions.forgetOld(),
+      people.passkeys.forgetOld(),
+      people.audit.forgetOld(),
+    ]).catch((error: unknown) => log.error({ error: String(error) }, 'what is old stays'))
   }
   forget()
   const timer = setInterval(forget, hourMs).unref()

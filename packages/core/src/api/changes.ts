@@ -15,6 +15,7 @@ export const changedKinds = [
   'share',
   'device',
   'sharing',
+  'people',
 ] as const
 export type ChangedKind = (typeof changedKinds)[number]
 

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { check, type ReadResult } from '../file/check.js'
+import { seenName } from './seen-name.js'
 
 /** Letters and digits that nobody takes for one another, in print or by ear: neither 0 nor O, neither 1, I nor L. */
 export const codeLetters = '23456789ABCDEFGHJKMNPQRSTUVWXYZ'
@@ -18,9 +19,6 @@ export function formatPairingCode(code: string): string {
   return `${code.slice(0, codeLength / 2)}-${code.slice(codeLength / 2)}`
 }
 
-/** Marks that turn the direction of writing, and letters without a shape: a name could look like another by them. */
-const unseen = /[\p{Cc}\p{Cf}\p{Co}\p{Cn}\p{Zl}\p{Zp}]/u
-
 const pairBody = z.strictObject({
   code: z.string().transform((text, context) => {
     const code = parsePairingCode(text)
@@ -28,12 +26,7 @@ const pairBody = z.strictObject({
     context.addIssue({ code: 'custom', message: `A code has ${codeLength} letters and digits.` })
     return z.NEVER
   }),
-  name: z
-    .string()
-    .trim()
-    .min(1)
-    .max(60)
-    .refine(name => !unseen.test(name), 'The name has letters that cannot be seen. Type it by hand.'),
+  name: seenName,
 })
 export type PairBody = z.output<typeof pairBody>
 
@@ -71,13 +64,6 @@ export interface Sharing {
 export interface PairingCode {
   readonly code: string
   readonly expiresAt: string
-}
-
-/** Who asks: a device by its name, or whoever sits at the machine on which Snowdrift runs. */
-export interface WhoIsHere {
-  readonly device: PairedDevice | null
-  /** Whose work it is, whatever the device: what is kept on a device is kept for them. */
-  readonly account: string
 }
 
 /** Where an answer says for whom a device may keep it; without it nothing is kept. */

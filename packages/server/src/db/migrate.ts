@@ -2,6 +2,7 @@ import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } fro
 import { Umzug } from 'umzug'
 import { StartFailure } from '../start-failure.js'
 import type { Migration } from './migrations/migration.js'
+import * as people from './migrations/015-people.js'
 import * as telling from './migrations/014-tell-changes.js'
 import * as devices from './migrations/013-devices.js'
 import * as marks from './migrations/012-marks.js'
@@ -32,6 +33,7 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['012-marks', marks],
   ['013-devices', devices],
   ['014-tell-changes', telling],
+  ['015-people', people],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

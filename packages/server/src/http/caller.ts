@@ -6,6 +6,8 @@ import type { Context } from 'hono'
 export interface Caller {
   /** The address that the call comes from; empty where there is no connection, as in a test. */
   readonly address: string
+  /** What of it one household has: of IPv6 half of the address, the rest of which anybody there takes at will. */
+  readonly network: string
   /** The host that was asked for, with its port where it is not the usual one. */
   readonly host: string
   readonly scheme: 'http' | 'https'
@@ -23,15 +25,29 @@ export function callerOf(context: Context, { isSealed, proxies }: CallerOptions)
   const peer = peerOf(context)
   const direct: Caller = {
     address: peer,
+    network: networkOf(peer),
     host: context.req.header('Host') ?? '',
     scheme: isSealed ? 'https' : 'http',
   }
   if (!isListed(proxies, peer)) return direct
+  const address = lastStranger(context.req.header('X-Forwarded-For'), proxies) ?? peer
   return {
-    address: lastStranger(context.req.header('X-Forwarded-For'), proxies) ?? peer,
+    address,
+    network: networkOf(address),
     host: lastOf(context.req.header('X-Forwarded-Host')) ?? direct.host,
     scheme: lastOf(context.req.header('X-Forwarded-Proto')) === 'https' ? 'https' : direct.scheme,
   }
+}
+
+/** The first half of an IPv6 address; of another all of it. */
+export function networkOf(address: string): string {
+  if (isIP(address) !== 6) return address
+  const [head = '', tail] = address.split('%')[0]?.split('::') ?? []
+  const first = head.split(':').filter(Boolean)
+  const last = (tail ?? '').split(':').filter(Boolean)
+  const zeros = tail === undefined ? 0 : Math.max(0, 8 - first.length - last.length)
+  const groups = [...first, ...Array<string>(zeros).fill('0'), ...last].slice(0, 4)
+  return `${groups.map(group => parseInt(group, 16).toString(16)).join(':')}::/64`
 }
 
 /** Whether a proxy stands between, whoever it is. */

@@ -6,8 +6,10 @@ import { answerProblem } from './problems.js'
 export interface Door extends CallerOptions {
   /** Whether a host, without its port, is a name of this server. */
   readonly isOwnName: (host: string) => boolean
-  /** Whether whoever comes by it must have been let in before; else they sit at this machine. */
-  readonly needsPairing: boolean
+  /** Who is let in: whoever sits at this machine, devices that were paired, or people who sign in. */
+  readonly lets: 'anybody' | 'devices' | 'people'
+  /** Where it is reached and nowhere else, as browsers write it: https://covers.example. */
+  readonly origin?: string
 }
 
 export interface CallerEnv {
@@ -22,7 +24,8 @@ export function nameCaller(door: Door): MiddlewareHandler<CallerEnv> {
   }
 }
 
-const changing = new Set(['POST', 'PUT', 'PATCH', 'DELETE'])
+export const changing: ReadonlySet<string> = new Set(['POST', 'PUT', 'PATCH', 'DELETE'])
+const watched: ReadonlySet<string> = new Set(['/api/health', '/api/ready'])
 
 /**
  * Answers only what is addressed to the server by a name of its own, and lets only our own pages change anything: a page
@@ -31,18 +34,23 @@ const changing = new Set(['POST', 'PUT', 'PATCH', 'DELETE'])
 export function guard(door: Door): MiddlewareHandler<CallerEnv> {
   return async (context, next) => {
     // Whoever comes through a proxy does not sit here, whatever their host says.
-    if (!door.needsPairing && isForwarded(context))
+    if (door.lets === 'anybody' && isForwarded(context))
       return answerProblem(context, {
         kind: 'foreign',
         detail: 'No proxy may stand before this port. Put it before the one that other devices use.',
       })
     const { caller } = context.var
+    // Whoever watches over it asks where it runs, and is told nothing of anybody.
+    if (door.origin !== undefined && watched.has(context.req.path)) return next()
+    if (door.origin !== undefined && door.origin !== `${caller.scheme}://${caller.host}`)
+      return answerProblem(context, { kind: 'foreign', detail: `This server is reached at ${door.origin}.` })
     if (!door.isOwnName(nameOf(caller.host)))
       return answerProblem(context, {
         kind: 'foreign',
-        detail: door.needsPairing
-          ? 'This server does not go by that name. Use an address that it shows under Settings.'
-          : 'This server answers only to 127.0.0.1 and localhost.',
+        detail:
+          door.lets === 'devices'
+            ? 'This server does not go by that name. Use an address that it shows under Settings.'
+            : 'This server answers only to 127.0.0.1 and localhost.',
       })
     const origin = context.req.header('Origin')
     const site = context.req.header('Sec-Fetch-Site')

@@ -1,4 +1,5 @@
 import type { MiddlewareHandler } from 'hono'
+import { accountOf } from './account-of.js'
 import { keptForHeader } from '@snowdrift/core'
 import type { WorkshopEnv } from '../routes/workshop.js'
 
@@ -20,6 +21,6 @@ export const keptPaths = [
 
 /** Says whose an answer is, so that the device keeps it for them and shows it to nobody else. */
 export const offerToKeep: MiddlewareHandler<WorkshopEnv> = async (context, next) => {
-  context.header(keptForHeader, context.var.workshop)
+  context.header(keptForHeader, accountOf(context.var.workshop, context.var.person))
   await next()
 }

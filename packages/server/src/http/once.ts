@@ -6,6 +6,7 @@ import type { Repositories } from '../db/repositories/repositories.js'
 import type { Written } from '../db/repositories/written.js'
 import type { WorkshopEnv } from '../routes/workshop.js'
 import { answerProblem, type Failure } from './problems.js'
+import { orRefused, Refused } from './refused.js'
 import { formatEtag } from './version.js'
 
 /** What comes of a write: what is answered, or why it was refused. */
@@ -29,7 +30,7 @@ export async function once(
       kind: 'bad-request',
       detail: 'An Idempotency-Key is a UUID, a new one for each write.',
     })
-  try {
+  return orRefused(context, async () => {
     const answer = await repositories.together(async inside => {
       if (key === undefined) return doneOf(await write(inside))
       const claim = await inside.answers.claim(workshop, key, fingerprintOf(context, said))
@@ -40,10 +41,7 @@ export async function once(
       return done
     })
     return answerDone(context, answer)
-  } catch (error) {
-    if (error instanceof Refused) return answerProblem(context, error.failure)
-    throw error
-  }
+  })
 }
 
 /** The outcome of a write that was based on a version; `what` is what the row is called. */
@@ -67,13 +65,6 @@ export function done(row: { readonly version: number }, status: 200 | 201 = 200)
 
 export function refusedAsMissing(what: string): Outcome {
   return { kind: 'refused', failure: { kind: 'missing', what } }
-}
-
-/** Thrown to take a transaction back; never leaves this file. */
-class Refused extends Error {
-  constructor(readonly failure: Failure) {
-    super(failure.kind)
-  }
 }
 
 function doneOf(outcome: Outcome): StoredAnswer {

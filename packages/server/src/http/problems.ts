@@ -23,6 +23,17 @@ export type Failure =
   /** Of a device that nobody let in, or not any more. */
   | { readonly kind: 'unpaired' }
   | { readonly kind: 'wrong-code' }
+  /** Of somebody who did not sign in, or is signed out by now. */
+  | { readonly kind: 'signed-out' }
+  /** Of who they are said to be nothing is told, not even whether there is such a one. */
+  | { readonly kind: 'wrong-proof' }
+  /** What is hard to take back is done only by whoever proved a short while ago that it is they. */
+  | { readonly kind: 'unconfirmed' }
+  | { readonly kind: 'no-workshop' }
+  /** Of somebody who looks on. */
+  | { readonly kind: 'guest' }
+  | { readonly kind: 'owners-only' }
+  | { readonly kind: 'in-the-way'; readonly detail: string }
   | { readonly kind: 'too-often'; readonly waitSeconds: number }
   | { readonly kind: 'shop-closed'; readonly detail: string }
   /** The database is away. Of a write nobody knows whether it was taken. */
@@ -33,7 +44,7 @@ export type Failure =
   | { readonly kind: 'bug' }
 
 interface Answer {
-  readonly status: 400 | 401 | 403 | 404 | 412 | 413 | 415 | 422 | 428 | 429 | 500 | 503 | 507
+  readonly status: 400 | 401 | 403 | 404 | 409 | 412 | 413 | 415 | 422 | 428 | 429 | 500 | 503 | 507
   readonly title: string
   readonly detail: string
 }
@@ -120,11 +131,46 @@ function describe(failure: Failure): Answer {
         detail:
           'No device can be let in with this code. It may be mistyped, used already or too old; get a new one.',
       }
+    case 'signed-out':
+      return {
+        status: 401,
+        title: 'Not signed in',
+        detail: 'You are not signed in here, or not any more. Sign in.',
+      }
+    case 'wrong-proof':
+      return {
+        status: 403,
+        title: 'Not proved',
+        detail: 'That does not fit: name, passphrase, passkey or code. Nothing was changed.',
+      }
+    case 'unconfirmed':
+      return {
+        status: 403,
+        title: 'Is it you?',
+        detail: 'Show once more that it is you, by passphrase or passkey; then do this again.',
+      }
+    case 'no-workshop':
+      return {
+        status: 403,
+        title: 'No workshop',
+        detail: 'You belong to no workshop, or not any more. Open an invitation to one.',
+      }
+    case 'guest':
+      return {
+        status: 403,
+        title: 'You look on',
+        detail:
+          'As a guest of this workshop you see everything and change nothing. An owner can make you a maker.',
+      }
+    case 'owners-only':
+      return { status: 403, title: 'For owners', detail: 'Only an owner of the workshop may do this.' }
+    case 'in-the-way':
+      return { status: 409, title: 'Something is in the way', detail: failure.detail }
     case 'too-often':
       return {
         status: 429,
         title: 'Tried too often',
-        detail: `That was tried too often. Wait ${minutesIn(failure.waitSeconds)}, then get a new code.`,
+        detail: `That was tried too often. Wait ${minutesIn(failure.waitSeconds)}, then try again.`,
       }
     case 'shop-closed':
       return { status: 503, title: 'The shop is closed', detail: failure.detail }

@@ -36,6 +36,9 @@ const headers: readonly (readonly [string, string])[] = [
 /** Heeded on addresses that a browser trusts; on others it complains of each. */
 const openerPolicy = ['Cross-Origin-Opener-Policy', 'same-origin'] as const
 
+/** Where it is hosted under an address of its own: nobody is led astray by a link without the s. */
+const onlySealed = ['Strict-Transport-Security', 'max-age=31536000'] as const
+
 /**
  * Sets the headers before there is an answer. The framework's own middleware changes the finished answer, which
  * makes the server build it as a stream: twice the work for every request.
@@ -43,7 +46,8 @@ const openerPolicy = ['Cross-Origin-Opener-Policy', 'same-origin'] as const
 export function securityHeaders(door: Door): MiddlewareHandler<CallerEnv> {
   return async (context, next) => {
     for (const [name, value] of headers) context.header(name, value)
-    if (!door.needsPairing || context.var.caller.scheme === 'https') context.header(...openerPolicy)
+    if (door.origin?.startsWith('https:')) context.header(...onlySealed)
+    if (door.lets === 'anybody' || context.var.caller.scheme === 'https') context.header(...openerPolicy)
     await next()
   }
 }

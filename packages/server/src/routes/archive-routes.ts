@@ -1,5 +1,5 @@
-import { standingChoices, type ArchiveNews, type ArchiveReport } from '@snowdrift/core'
-import { Hono } from 'hono'
+import { standingChoices, type ArchiveNews, type ArchiveReport, type AuditKind } from '@snowdrift/core'
+import { Hono, type Context } from 'hono'
 import { createWriteStream } from 'node:fs'
 import { open } from 'node:fs/promises'
 import { Readable } from 'node:stream'
@@ -54,6 +54,7 @@ export function createArchiveRoutes({ shrinker, now, log }: ArchiveRoutes): Hono
       const { cover: id } = query.data
       const cover = id === undefined ? undefined : await repositories.covers.find(workshop, id)
       if (id !== undefined && !cover) return answerProblem(context, { kind: 'missing', what: 'cover' })
+      if (!cover) await noteOf(context, 'archive-taken-out')
       return inTurn(() =>
         withTemporaryFile(async path => {
           await repositories.snapshot(async inside => {
@@ -88,12 +89,19 @@ export function createArchiveRoutes({ shrinker, now, log }: ArchiveRoutes): Hono
       if (!opened) return answerProblem(context, { kind: 'too-large', limit: '256 MB' })
       if (!opened.ok) return answerProblem(context, { kind: 'unreadable', issues: opened.issues })
       const archive = opened.value
+      if (!only) await noteOf(context, 'archive-taken-in')
       const take = (tell: (part: number) => void) =>
         inTurn(() =>
           takeTogether(repositories, { archive, workshop, choice, shrinker, tell }, only === undefined),
         ).finally(archive.close)
       return context.body(newsOf(take, log), 200, { 'Content-Type': 'application/x-ndjson' })
     })
+}
+
+/** Where people sign in, their owners see who took everything out or brought something in. */
+async function noteOf(context: Context<WorkshopEnv>, what: AuditKind): Promise<void> {
+  const { person, workshop, repositories } = context.var
+  if (person) await repositories.people.audit.note(workshop, what, { person: person.id })
 }
 
 /** Takes all of it or nothing. */

@@ -1,8 +1,8 @@
-import { readSharingBody, type WhoIsHere } from '@snowdrift/core'
+import { readSharingBody } from '@snowdrift/core'
 import { Hono, type MiddlewareHandler } from 'hono'
 import { z } from 'zod'
 import { readBody } from '../http/body.js'
-import { dropDeviceCookie } from '../http/device-cookie.js'
+import { deviceCookie } from '../http/secret-cookies.js'
 import { answerProblem } from '../http/problems.js'
 import type { ShareListener } from '../reach/share-listener.js'
 import type { WorkshopEnv } from './workshop.js'
@@ -11,7 +11,7 @@ const what = 'such device'
 
 /** What only whoever sits at the machine itself may do. */
 const atTheMachine: MiddlewareHandler<WorkshopEnv> = async (context, next) =>
-  context.var.device
+  context.var.device || context.var.person
     ? answerProblem(context, {
         kind: 'foreign',
         detail: 'This is done at the machine on which Snowdrift runs.',
@@ -21,19 +21,15 @@ const atTheMachine: MiddlewareHandler<WorkshopEnv> = async (context, next) =>
 /** The devices that a workshop lets in, and whether others reach it at all. */
 export function createDeviceRoutes(sharing: ShareListener): Hono<WorkshopEnv> {
   return new Hono<WorkshopEnv>()
-    .get('/here', context => {
-      const { device = null, workshop } = context.var
-      return context.json({ device, account: workshop } satisfies WhoIsHere)
-    })
     .delete('/:id', async context => {
       const { workshop, device, repositories } = context.var
       const id = z.uuid().safeParse(context.req.param('id'))
       // a device may leave, but send none away
-      if (!id.success || (device && device.id !== id.data))
+      if (!id.success || context.var.person || (device && device.id !== id.data))
         return answerProblem(context, { kind: 'missing', what })
       if (!(await repositories.devices.revoke(workshop, id.data)))
         return answerProblem(context, { kind: 'missing', what })
-      if (device) dropDeviceCookie(context)
+      if (device) deviceCookie.drop(context)
       return context.json({})
     })
     .use(atTheMachine)

@@ -1,6 +1,5 @@
 import { Hono } from 'hono'
 import { streamSSE } from 'hono/streaming'
-import { readDeviceCookie } from '../http/device-cookie.js'
 import { answerProblem } from '../http/problems.js'
 import type { Changes, Heard } from '../live/changes.js'
 import { createInbox } from '../live/inbox.js'
@@ -23,14 +22,11 @@ export function createLiveRoutes({ changes, closing }: LiveOptions): Hono<Worksh
   const followers = new Map<string, number>()
   const count = (workshop: string, by: number) => followers.set(workshop, (followers.get(workshop) ?? 0) + by)
   return new Hono<WorkshopEnv>().get('/', context => {
-    const { workshop, device, repositories } = context.var
+    const { workshop, isStillIn } = context.var
     if ((followers.get(workshop) ?? 0) >= mostFollowers)
       return answerProblem(context, { kind: 'busy', detail: 'Too many windows look on already. Close some.' })
     // The browser names it where it comes back by itself; a window that looked away for a while does so in the address.
     const after = context.req.header('Last-Event-ID') ?? context.req.query('after')
-    const token = readDeviceCookie(context)
-    const isStillIn = async () =>
-      !device || (token !== undefined && (await repositories.devices.find(token)) !== undefined)
     return streamSSE(context, async stream => {
       const inbox = createInbox<Heard>(beatMs)
       const leave = changes.follow(workshop, after, inbox.put)
@@ -40,8 +36,9 @@ export function createLiveRoutes({ changes, closing }: LiveOptions): Hono<Worksh
       try {
         await stream.writeSSE({ event: 'open', data: '', retry: comeAgainMs })
         for await (const heard of inbox.items()) {
-          const concernsDevices = heard === 'nothing' || heard.change?.kind === 'device'
-          if (concernsDevices && !(await isStillIn())) return
+          const concernsWho =
+            heard === 'nothing' || heard.change?.kind === 'device' || heard.change?.kind === 'people'
+          if (concernsWho && !(await isStillIn())) return
           await stream.writeSSE(heard === 'nothing' ? { event: 'beat', data: '' } : eventOf(heard))
         }
       } finally {

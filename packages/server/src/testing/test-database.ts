@@ -5,7 +5,8 @@ import { join } from 'node:path'
 import { BlockList } from 'node:net'
 import { createApp } from '../app.js'
 import type { Door } from '../http/guard.js'
-import { createTries } from '../http/tries.js'
+import { createTries, enterLimits, pairingLimits } from '../http/tries.js'
+import { createRelyingParty } from '../people/relying-party.js'
 import { createChanges } from '../live/changes.js'
 import { loopbackNames } from '../reach/own-names.js'
 import type { ShareListener } from '../reach/share-listener.js'
@@ -63,6 +64,8 @@ export interface RequestOptions {
   readonly body?: unknown
   readonly headers?: Readonly<Record<string, string>>
   readonly workshop?: string
+  /** Where the call comes from. */
+  readonly address?: string
 }
 
 /** What came back; the fields that an answer does not have are undefined, whatever their type says. */
@@ -88,6 +91,8 @@ interface TestAppOptions {
   readonly limits?: Parameters<typeof connect>[1]
   /** What of its way in is otherwise than at the machine itself. */
   readonly door?: Partial<Door>
+  /** What time it is taken to be; the machine’s unless said. */
+  readonly now?: () => Date
 }
 
 /** Puts a database and an application up for a suite and takes them down after it; gives the way to the application. */
@@ -123,7 +128,8 @@ function standInSharing(): ShareListener {
 export async function createTestApp(url: string, options: TestAppOptions = {}): Promise<TestApp> {
   const database = await connect(url, options.limits)
   await migrate(database.sequelize)
-  const repositories = createRepositories(database, { now: () => new Date(), newId: randomUUID })
+  const now = options.now ?? (() => new Date())
+  const repositories = createRepositories(database, { now, newId: randomUUID })
   const ours = await ensureWorkshop(database.models, `ours-${randomUUID()}`, randomUUID)
   const theirs = await ensureWorkshop(database.models, `theirs-${randomUUID()}`, randomUUID)
   const shrinker = createPictureShrinker()
@@ -131,7 +137,7 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
   const changes = createChanges({ now: Date.now })
   const door: Door = {
     isOwnName: host => loopbackNames.has(host),
-    needsPairing: false,
+    lets: 'anybody',
     isSealed: false,
     proxies: new BlockList(),
     ...options.door,
@@ -141,7 +147,13 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
     workshopOf: request => request.header('X-Test-Workshop') ?? ours,
     door,
     sharing,
-    pairingTries: createTries(database.sequelize, 'pairing'),
+    pairingTries: createTries(database.sequelize, 'pairing', pairingLimits),
+    ...(door.lets === 'people' && {
+      accounts: {
+        tries: createTries(database.sequelize, 'enter', enterLimits),
+        relyingParty: createRelyingParty(door.origin ?? 'https://covers.example'),
+      },
+    }),
     live: { changes, closing: new AbortController().signal },
     shop: options.shop ?? {
       name: 'Test shop',
@@ -150,19 +162,24 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
     shrinker,
     ping: () => database.sequelize.authenticate(),
     log: quietLog,
-    now: () => new Date(),
+    now,
   })
-  const request: TestApp['request'] = async (method, path, { body, headers, workshop } = {}) => {
-    const response = await app.request(`http://127.0.0.1${path}`, {
-      method,
-      headers: {
-        Host: '127.0.0.1:4180',
-        ...(body !== undefined && { 'Content-Type': 'application/json' }),
-        ...(workshop !== undefined && { 'X-Test-Workshop': workshop }),
-        ...headers,
+  const request: TestApp['request'] = async (method, path, options = {}) => {
+    const { body, headers, workshop, address } = options
+    const response = await app.request(
+      `http://127.0.0.1${path}`,
+      {
+        method,
+        headers: {
+          Host: '127.0.0.1:4180',
+          ...(body !== undefined && { 'Content-Type': 'application/json' }),
+          ...(workshop !== undefined && { 'X-Test-Workshop': workshop }),
+          ...headers,
+        },
+        ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
       },
-      ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
-    })
+      address && { incoming: { socket: { remoteAddress: address, remotePort: 1, remoteFamily: 'IPv4' } } },
+    )
     const text = await response.text()
     return {
       status: response.status,

@@ -32,7 +32,7 @@ export async function serveByWorkers({
       ? await listen(createGatheredMetrics().fetch, { port: metricsPort, stopWithinMs: 1000 })
       : undefined
     return {
-      address: `http://127.0.0.1:${settings.port}`,
+      address: settings.hosted?.origin ?? `http://127.0.0.1:${settings.port}`,
       metricsAddress: read && `http://127.0.0.1:${read.port}/metrics`,
       workshop,
       repositories,

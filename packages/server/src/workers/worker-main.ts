@@ -33,7 +33,7 @@ async function start(name: string, settings: WorkerSettings): Promise<void> {
     share: { ...share, proxies: readProxies(share.proxies) },
   })
   serving = { server, log }
-  if (await server.repositories.devices.isShared(server.workshop))
+  if (!settings.hosted && (await server.repositories.devices.isShared(server.workshop)))
     await server.sharing
       .turn(true)
       .catch((error: unknown) => log.log.error({ error: String(error) }, 'others are not let in'))

@@ -1,4 +1,5 @@
 import type { Certificate } from '../http/listen.js'
+import type { Hosting } from '../serve.js'
 
 /** What a worker is told once it is there. */
 export interface WorkerSettings {
@@ -8,6 +9,7 @@ export interface WorkerSettings {
   readonly dataFolder: string
   readonly webFolder: string
   readonly measures: boolean
+  readonly hosted?: Hosting
   readonly share: {
     readonly port: number
     readonly url?: string

@@ -83,6 +83,7 @@ export const rowTags = [
   'Shelf',
   'Shares',
   'Devices',
+  'People',
 ] as const
 
 /** A cover in one of its versions. */
@@ -313,8 +314,8 @@ export const api = createApi({
     >({
       query: ({ token, answer }) => ({ url: `/shared/${token}`, method: 'POST', body: answer }),
     }),
-    /** Who asks: this device by its name, or whoever sits at the machine. */
-    here: build.query<WhoIsHere, void>({ query: () => '/devices/here', providesTags: ['Devices'] }),
+    /** Who asks: this device by its name, somebody who signed in, or whoever sits at the machine. */
+    here: build.query<WhoIsHere, void>({ query: () => '/here', providesTags: ['Devices', 'People'] }),
     settings: build.query<SettingsRow, void>({ query: () => '/settings', providesTags: ['Settings'] }),
   }),
 })

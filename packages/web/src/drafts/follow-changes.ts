@@ -24,6 +24,7 @@ const tagsOf: Readonly<Record<ChangedKind, readonly RowTag[]>> = {
   share: ['Shares'],
   device: ['Devices'],
   sharing: ['Devices'],
+  people: ['People'],
 }
 
 /**

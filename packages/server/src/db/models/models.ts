@@ -16,6 +16,7 @@ import {
   type ShareKind,
 } from '@snowdrift/core'
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize'
+import { definePeople, type PeopleModels } from './people-models.js'
 
 /** What every row of a workshop carries beside its own columns. */
 export interface StoredColumns {
@@ -31,9 +32,12 @@ export interface StoredColumns {
 
 export type RowModel = ModelStatic<Model<StoredColumns & Record<string, unknown>>>
 
-export interface Models {
+export interface Models extends PeopleModels {
   readonly Workshop: ModelStatic<
-    Model<{ id: string; slug: string; shared: boolean }, { id: string; slug: string }>
+    Model<
+      { id: string; slug: string; name: string; shared: boolean },
+      { id: string; slug: string; name?: string }
+    >
   >
   readonly Thing: RowModel
   readonly Cover: RowModel
@@ -130,7 +134,7 @@ export function defineModels(sequelize: Sequelize): Models {
   return {
     Workshop: sequelize.define(
       'workshop',
-      { id: key(), slug: DataTypes.STRING, shared: DataTypes.BOOLEAN },
+      { id: key(), slug: DataTypes.STRING, name: DataTypes.TEXT, shared: DataTypes.BOOLEAN },
       options,
     ),
     Thing: defineRows(sequelize, 'thing', thingColumns),
@@ -224,6 +228,7 @@ export function defineModels(sequelize: Sequelize): Models {
       },
       options,
     ),
+    ...definePeople(sequelize),
   }
 }
 

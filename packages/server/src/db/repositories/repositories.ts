@@ -42,6 +42,7 @@ import { withHistory } from './material-repository.js'
 import { createPictureRepository, type PictureRepository } from './picture-repository.js'
 import { createPhotoRepository, type PhotoRepository } from './photo-repository.js'
 import { createShelfRepository, type ShelfRepository } from './shelf-repository.js'
+import { createPeopleRepositories, type PeopleRepositories } from './people/people-repositories.js'
 import { createRowRepository, type RowRepository } from './row-repository.js'
 import { createSettingsRepository, type SettingsRepository } from './settings-repository.js'
 import { createShareRepository, type ShareRepository } from './share-repository.js'
@@ -67,6 +68,7 @@ export interface Repositories {
   readonly archive: ArchiveRepository
   readonly shares: ShareRepository
   readonly devices: DeviceRepository
+  readonly people: PeopleRepositories
   /** Within `together`: whoever else wants to hold the workshop waits until this is done. */
   readonly hold: (workshop: string) => Promise<void>
   /** Reads only, and everything as it stood when the work began. */
@@ -138,6 +140,7 @@ function over(session: Session, tools: RepositoryTools): Repositories {
     archive: createArchiveRepository(session, tools),
     shares: createShareRepository(session, tools),
     devices: createDeviceRepository(session, tools),
+    people: createPeopleRepositories(session, tools),
     hold: workshop => holdWorkshop(session, workshop),
     snapshot: work =>
       session.together(async inner => {

@@ -1,0 +1,97 @@
+import { codeLetters, recoveryCodeCount, recoveryCodeLength } from '@snowdrift/core'
+import { randomInt } from 'node:crypto'
+import { Op } from 'sequelize'
+import type { KnownBrowserColumns, PersonColumns } from '../../models/people-models.js'
+import type { Session } from '../../session.js'
+import { createSecret, hashOf } from '../secret.js'
+import type { RepositoryTools } from '../tools.js'
+
+export type Person = PersonColumns
+
+/** People, and what they come in by beside passkeys. Of codes and tokens only hashes are kept. */
+export interface PersonRepository {
+  /** False where somebody else signs in by that name. */
+  readonly create: (person: Omit<Person, 'createdAt'>) => Promise<boolean>
+  readonly find: (id: string) => Promise<Person | undefined>
+  readonly findBySignInName: (signInName: string) => Promise<Person | undefined>
+  readonly rename: (id: string, name: string) => Promise<void>
+  readonly setPassphrase: (id: string, passphraseHash: string) => Promise<void>
+  /** Takes them out of everything that they belong to, too. */
+  readonly remove: (id: string) => Promise<void>
+  /** Codes to come in by when all else is lost, each once. Those that were made before lead nowhere any more. */
+  readonly makeCodes: (id: string) => Promise<readonly string[]>
+  /** Uses a code up; false where there is none such: of two that come with it at once, one has it. */
+  readonly useCode: (id: string, code: string) => Promise<boolean>
+  readonly codesLeft: (id: string) => Promise<number>
+  /** The token of a browser in which somebody signs in, by which it is known the next time. */
+  readonly meetBrowser: (id: string, known: string | undefined) => Promise<string>
+  readonly knowsBrowser: (id: string, token: string) => Promise<boolean>
+}
+
+/** More browsers than anybody has. */
+const mostBrowsers = 30
+
+export function createPersonRepository(
+  { models: { Person, RecoveryCode, KnownBrowser }, transaction, together }: Session,
+  { now, newId }: RepositoryTools,
+): PersonRepository {
+  const findOne = async (where: Partial<Person>) =>
+    ((await Person.findOne({ where, raw: true, transaction })) as Person | null) ?? undefined
+  return {
+    create: async person => {
+      const row = { ...person, createdAt: now() }
+      await Person.bulkCreate([row], { ignoreDuplicates: true, transaction })
+      return (await Person.count({ where: { id: person.id }, transaction })) === 1
+    },
+    find: id => findOne({ id }),
+    findBySignInName: signInName => findOne({ signInName }),
+    rename: async (id, name) => {
+      await Person.update({ name }, { where: { id }, transaction })
+    },
+    setPassphrase: async (id, passphraseHash) => {
+      await Person.update({ passphraseHash }, { where: { id }, transaction })
+    },
+    remove: async id => {
+      await Person.destroy({ where: { id }, transaction })
+    },
+    makeCodes: personId =>
+      together(async inside => {
+        const codes = Array.from({ length: recoveryCodeCount }, newCode)
+        await RecoveryCode.destroy({ where: { personId }, transaction: inside.transaction })
+        await RecoveryCode.bulkCreate(
+          codes.map(code => ({ personId, codeHash: hashOf(code) })),
+          { transaction: inside.transaction },
+        )
+        return codes
+      }),
+    useCode: async (personId, code) =>
+      (await RecoveryCode.destroy({ where: { personId, codeHash: hashOf(code) }, transaction })) === 1,
+    codesLeft: personId => RecoveryCode.count({ where: { personId }, transaction }),
+    meetBrowser: async (personId, known) => {
+      const seenAt = now()
+      if (known !== undefined) {
+        const where = { personId, tokenHash: hashOf(known) }
+        const [met] = await KnownBrowser.update({ seenAt }, { where, transaction })
+        if (met > 0) return known
+      }
+      const token = createSecret()
+      await KnownBrowser.create({ id: newId(), personId, tokenHash: hashOf(token), seenAt }, { transaction })
+      const rows = await KnownBrowser.findAll({
+        where: { personId },
+        order: [['seenAt', 'DESC']],
+        offset: mostBrowsers,
+        raw: true,
+        transaction,
+      })
+      const ids = (rows as unknown as KnownBrowserColumns[]).map(({ id }) => id)
+      await KnownBrowser.destroy({ where: { id: { [Op.in]: ids } }, transaction })
+      return token
+    },
+    knowsBrowser: async (personId, token) =>
+      (await KnownBrowser.count({ where: { personId, tokenHash: hashOf(token) }, transaction })) > 0,
+  }
+}
+
+function newCode(): string {
+  return Array.from({ length: recoveryCodeLength }, () => codeLetters[randomInt(codeLetters.length)]).join('')
+}

@@ -1,0 +1,34 @@
+import { mayRoleChange } from '@snowdrift/core'
+import type { MiddlewareHandler } from 'hono'
+import type { PersonEnv, WorkshopEnv } from '../routes/workshop.js'
+import { changing } from './guard.js'
+import { answerProblem } from './problems.js'
+
+/** What is sent, and changes nothing: a file made of what stands there. */
+const readsBySending = /^\/api\/exports(\/|$)/
+
+/** Of people only those who belong to a workshop come to its work, and only those change it who may. */
+export const belonging: MiddlewareHandler<WorkshopEnv> = async (context, next) => {
+  const { person } = context.var
+  if (!person) return next()
+  if (!person.workshop) return answerProblem(context, { kind: 'no-workshop' })
+  const { method, path } = context.req
+  const leaves = method === 'DELETE' && path === `/api/people/${person.id}`
+  const changes = changing.has(method) && !readsBySending.test(path) && !leaves
+  if (changes && !mayRoleChange(person.workshop.role)) return answerProblem(context, { kind: 'guest' })
+  return next()
+}
+
+export const ownersOnly: MiddlewareHandler<PersonEnv> = async (context, next) =>
+  context.var.person.workshop?.role === 'owner' ? next() : answerProblem(context, { kind: 'owners-only' })
+
+/** So long somebody is taken at their word. */
+export const confirmedMs = 10 * 60_000
+
+/** What is hard to take back is done only by whoever proved a short while ago that it is they. */
+export function confirmed(now: () => Date): MiddlewareHandler<PersonEnv> {
+  return async (context, next) =>
+    now().getTime() - context.var.person.confirmedAt.getTime() < confirmedMs
+      ? next()
+      : answerProblem(context, { kind: 'unconfirmed' })
+}
