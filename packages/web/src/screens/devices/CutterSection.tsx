@@ -18,6 +18,7 @@ import { typeset } from '../../views/typeset'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { CutterBed } from './CutterBed'
 import { exportBytes } from './export-bytes'
+import { Trouble } from '../../parts/Trouble'
 
 const formats = { svg: 'SVG', dxf: 'DXF', hpgl: 'HPGL' } as const
 const bedSizes = {
@@ -122,11 +123,7 @@ export function CutterSection({ file }: { readonly file: CoverFile }) {
           <FileInput className="size-4" aria-hidden /> A file …
         </FileButton>
       </div>
-      {sent && 'why' in sent && (
-        <p role="alert" className="border-l-3 border-bad pl-3">
-          {sent.why}
-        </p>
-      )}
+      {sent && 'why' in sent && <Trouble>{sent.why}</Trouble>}
       {run && <Came run={run} bed={machine.bed} unit={unit} />}
     </section>
   )

@@ -1,12 +1,12 @@
 import { formatPairingCode, parsePairingCode } from '@snowdrift/core'
 import { useEffect, useState, type SubmitEvent } from 'react'
 import { usePairMutation } from '../../api/devices-api'
-import { describeError } from '../../api/describe-error'
 import { forgetAnswers } from '../../app/leave-device'
 import { Button } from '../../parts/Button'
 import { controlLook, Field } from '../../parts/Field'
 import { usePageTitle } from '../../views/use-page-title'
 import { guessDeviceName } from './guess-device-name'
+import { Trouble } from '../../parts/Trouble'
 
 /** Where a phone or tablet is let in, by the code that the machine shows on which Snowdrift runs. */
 export function Screen() {
@@ -60,11 +60,7 @@ export function Screen() {
             />
           )}
         </Field>
-        {error && (
-          <p role="alert" className="border-l-3 border-bad pl-3">
-            {describeError(error)}
-          </p>
-        )}
+        <Trouble error={error} />
         <Button look="act" type="submit" disabled={!isReady || isLoading} className="min-h-11">
           Let it in
         </Button>

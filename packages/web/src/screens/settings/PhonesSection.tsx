@@ -8,7 +8,6 @@ import {
 import { Smartphone } from 'lucide-react'
 import { lazy, Suspense, useState } from 'react'
 import { useHereQuery } from '../../api/api'
-import { describeError } from '../../api/describe-error'
 import {
   useDevicesQuery,
   useSendAwayMutation,
@@ -19,6 +18,7 @@ import { Button } from '../../parts/Button'
 import { CheckField } from '../../parts/CheckField'
 import { seenWords, timeWords } from './device-words'
 import { ThisDevice } from './ThisDevice'
+import { Trouble } from '../../parts/Trouble'
 
 const CodePicture = lazy(() => import('./CodePicture'))
 
@@ -53,11 +53,7 @@ function OtherDevices() {
           onChange={isOn => void share({ isOn })}
         />
       )}
-      {trouble && (
-        <p role="alert" className="border-l-3 border-bad pl-3">
-          {describeError(trouble)}
-        </p>
-      )}
+      <Trouble error={trouble} />
       {data?.sharing.isOn && <NewDevice sharing={data.sharing} devices={data.items} />}
       {data && data.items.length > 0 && <KnownDevices devices={data.items} />}
     </>
@@ -98,11 +94,7 @@ function NewDevice({ sharing: { addresses, isSealed }, devices }: NewDeviceProps
           “{come.name}” is let in.
         </p>
       )}
-      {error && (
-        <p role="alert" className="border-l-3 border-bad pl-3">
-          {describeError(error)}
-        </p>
-      )}
+      <Trouble error={error} />
       <div>
         <Button look={code && !come ? 'plain' : 'act'} disabled={isLoading} onClick={show}>
           <Smartphone className="size-4" aria-hidden />
@@ -175,11 +167,7 @@ function KnownDevices({ devices }: { readonly devices: readonly PairedDevice[] }
           </li>
         ))}
       </ul>
-      {error && (
-        <p role="alert" className="border-l-3 border-bad pl-3">
-          {describeError(error)}
-        </p>
-      )}
+      <Trouble error={error} />
     </div>
   )
 }

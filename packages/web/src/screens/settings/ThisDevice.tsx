@@ -1,11 +1,11 @@
 import type { PairedDevice } from '@snowdrift/core'
 import { useState } from 'react'
-import { describeError } from '../../api/describe-error'
 import { useSendAwayMutation } from '../../api/devices-api'
 import { leaveDevice } from '../../app/leave-device'
 import { useAppSelector } from '../../app/store'
 import { Button } from '../../parts/Button'
 import { Modal } from '../../parts/Modal'
+import { Trouble } from '../../parts/Trouble'
 
 /** A device about itself: what it is called, what its address does not allow it, and how it leaves. */
 export function ThisDevice({ device }: { readonly device: PairedDevice }) {
@@ -52,16 +52,12 @@ function Leave({ device, onClose }: LeaveProps) {
       <div className="grid gap-4">
         <p>Everything that it keeps of the workshop is taken off it. To come in again it needs a new code.</p>
         {unsaved > 0 && (
-          <p role="alert" className="border-l-3 border-bad pl-3">
+          <Trouble>
             {unsaved === 1 ? 'Something' : `${unsaved} things`} changed here {unsaved === 1 ? 'is' : 'are'}{' '}
             not saved yet, and would be lost.
-          </p>
+          </Trouble>
         )}
-        {error && (
-          <p role="alert" className="border-l-3 border-bad pl-3">
-            {describeError(error)}
-          </p>
-        )}
+        <Trouble error={error} />
         <div className="flex gap-3">
           <Button look={unsaved > 0 ? 'plain' : 'act'} disabled={isLoading} onClick={() => void leave()}>
             Leave

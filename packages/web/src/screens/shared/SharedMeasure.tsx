@@ -8,7 +8,6 @@ import {
 } from '@snowdrift/core'
 import { useState } from 'react'
 import { useSendMeasurementsMutation } from '../../api/api'
-import { describeError } from '../../api/describe-error'
 import { Button } from '../../parts/Button'
 import { NoteField } from '../../parts/NoteField'
 import { Toggle } from '../../parts/Toggle'
@@ -18,6 +17,7 @@ import { unitWords } from '../../views/unit-words'
 import { MeasureGuide } from '../workspace/measure/MeasureGuide'
 import { ReadingList } from '../workspace/measure/ReadingList'
 import { readingsFor } from '../workspace/measure/readings-asked'
+import { Trouble } from '../../parts/Trouble'
 
 interface SharedMeasureProps {
   readonly token: string
@@ -88,11 +88,7 @@ export function SharedMeasure({ token, shared }: SharedMeasureProps) {
         >
           Send the measurements
         </Button>
-        {error && (
-          <p role="alert" className="border-l-3 border-bad pl-3">
-            {describeError(error)}
-          </p>
-        )}
+        <Trouble error={error} />
         {sent && !error && (
           <p role="status" className="text-good">
             Sent. Thank you. Should one be wrong, mend it here and send again.
