@@ -130,7 +130,7 @@ describe('a phone beside the machine', function () {
     await see(phone, 'opens only while that machine can be reached')
     expect(await textOf(phone)).not.to.contain('Let others in this network')
     await machine.goto(`${site.address()}/settings`)
-    await press(machine, 'Send Phone at the machine away')
+    await press(machine, 'Send away: Phone at the machine')
     await see(phone, 'Let this device in')
     await machine.waitForFunction(() => !document.body.textContent.includes('Phone at the machine'))
   })

@@ -61,18 +61,27 @@ export const roundFlags = [
 
 interface SiteOptions {
   readonly demo?: boolean
+  /** People sign in to it. */
+  readonly hosted?: boolean
   /** How the browser is started. */
   readonly flags?: readonly string[]
 }
 
 /** With the demo workshop unless said otherwise: a workshop that nobody has worked in yet is an empty shelf. */
-export async function openSite({ demo = true, flags = chromiumFlags }: SiteOptions = {}): Promise<Site> {
+export async function openSite({
+  demo = true,
+  hosted = false,
+  flags = chromiumFlags,
+}: SiteOptions = {}): Promise<Site> {
   const folder = await mkdtemp(join(tmpdir(), 'snowdrift-e2e-'))
   const cluster = await startCluster(folder, { careless: true })
   const sharePort = await findFreePort()
   const outside = `http://${outsideName}:${sharePort}`
   const share = { port: sharePort, url: outside }
-  let server = await start(cluster, { port: 0, demo, share })
+  // The one plain address that a browser trusts by its name, as passkeys need it.
+  const ownPort = hosted ? await findFreePort() : 0
+  const hosting = hosted && { hosted: { origin: `http://localhost:${ownPort}`, isOpen: false } }
+  let server = await start(cluster, { port: ownPort, demo, share, ...hosting })
   const { port } = new URL(server.address)
   const browser = await puppeteer.launch({ executablePath: chromium, args: [...flags] })
   const complaints: string[] = []
@@ -86,7 +95,7 @@ export async function openSite({ demo = true, flags = chromiumFlags }: SiteOptio
     anotherWindow: (page, path) => openPage(page.browserContext(), server.address + path, desk, complaints),
     goDown: () => server.close(),
     comeUp: async (workshop = demo ? 'demo' : 'home') => {
-      server = await start(cluster, { port: Number(port), demo: workshop === 'demo', share })
+      server = await start(cluster, { port: Number(port), demo: workshop === 'demo', share, ...hosting })
     },
     complaints: () => complaints,
     close: async () => {
@@ -121,7 +130,7 @@ const shop: NonNullable<Parameters<typeof serve>[0]['shop']> = {
     }),
 }
 
-type StartOptions = Pick<Parameters<typeof serve>[0], 'port' | 'demo' | 'share'>
+type StartOptions = Pick<Parameters<typeof serve>[0], 'port' | 'demo' | 'share' | 'hosted'>
 
 async function start({ url }: Cluster, options: StartOptions): Promise<Server> {
   const webFolder = resolve(import.meta.dirname, '../../packages/web/dist')

@@ -331,7 +331,7 @@ export { codeLength, codeLetters, codeMinutes, formatPairingCode, pairingLink } 
 export { keptForHeader, parsePairingCode, readPairBody, readSharingBody } from './api/paired-devices.js'
 export type { PairBody, PairedDevice, PairingCode, Sharing } from './api/paired-devices.js'
 export * from './api/people.js'
-export { mayChange, mayRoleChange, type PersonHere, type WhoIsHere } from './api/who-is-here.js'
+export * from './api/who-is-here.js'
 export { changedKinds, type Change, type ChangedKind } from './api/changes.js'
 export { makingColumns, makingRow, readMakingBody, type MakingBody, type MakingRow } from './api/makings.js'
 export { planSteps, type Making } from './make/plan-steps.js'

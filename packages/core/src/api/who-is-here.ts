@@ -17,11 +17,10 @@ export interface PersonHere {
   readonly workshop: Membership | null
 }
 
-/** Whether whoever asks may change what they see. */
-export function mayChange({ person }: WhoIsHere): boolean {
-  return person === null || (person.workshop !== null && mayRoleChange(person.workshop.role))
-}
-
+/** Whether whoever has a role may change what they see. */
 export function mayRoleChange(role: MemberRole): boolean {
   return role !== 'guest'
 }
+
+/** Where an answer says that whoever asked sees everything and changes nothing. */
+export const looksOnHeader = 'Snowdrift-Looks-On'

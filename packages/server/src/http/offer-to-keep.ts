@@ -1,6 +1,6 @@
 import type { MiddlewareHandler } from 'hono'
 import { accountOf } from './account-of.js'
-import { keptForHeader } from '@snowdrift/core'
+import { keptForHeader, looksOnHeader, mayRoleChange } from '@snowdrift/core'
 import type { WorkshopEnv } from '../routes/workshop.js'
 
 /** What a device may keep for when the server is away: rows and their pictures, and nothing that is made from them. */
@@ -19,8 +19,10 @@ export const keptPaths = [
   'settings',
 ].map(name => `/${name}/*`)
 
-/** Says whose an answer is, so that the device keeps it for them and shows it to nobody else. */
+/** Says whose an answer is, so that the device keeps it for them and shows it to nobody else; and whether they look on. */
 export const offerToKeep: MiddlewareHandler<WorkshopEnv> = async (context, next) => {
-  context.header(keptForHeader, accountOf(context.var.workshop, context.var.person))
+  const { workshop, person } = context.var
+  context.header(keptForHeader, accountOf(workshop, person))
+  if (person?.workshop && !mayRoleChange(person.workshop.role)) context.header(looksOnHeader, 'yes')
   await next()
 }

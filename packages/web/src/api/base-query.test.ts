@@ -1,9 +1,41 @@
+import { keptForHeader, looksOnHeader } from '@snowdrift/core'
 import { expect } from 'chai'
+import { forgetAccount } from '../app/account.js'
+import { looksOnChanged, shutOut } from '../app/server-slice.js'
+import { installStandIns } from '../testing/browser-stand-ins.js'
 import { basedOn, createBaseQuery, keyHeader } from './base-query.js'
 
 interface Sent {
   readonly method: string
   readonly key: string | null
+}
+
+interface Answer {
+  readonly status: number
+  readonly headers?: Readonly<Record<string, string>>
+  readonly body?: object
+}
+
+/** What the page is told of how it stands with the server, by an answer of it. */
+async function heed({ status, headers = {}, body = {} }: Answer, looksOn = false) {
+  const told: unknown[] = []
+  const fetchBefore = globalThis.fetch
+  globalThis.fetch = () =>
+    Promise.resolve(
+      new Response(JSON.stringify(body), {
+        status,
+        headers: { 'Content-Type': 'application/json', ...headers },
+      }),
+    )
+  try {
+    const dispatch = (action: { readonly type: string; readonly payload: unknown }) => told.push(action)
+    const getState = () => ({ server: { looksOn } })
+    const { signal } = new AbortController()
+    await createBaseQuery()('http://127.0.0.1/x', { signal, dispatch, getState } as never, {})
+    return told
+  } finally {
+    globalThis.fetch = fetchBefore
+  }
 }
 
 /** What is sent when the server answers with these statuses, one after the other; 0 is no answer at all. */
@@ -63,5 +95,34 @@ describe('what is sent to the server', () => {
 
   it('says which version it is based on, or that there is none', () => {
     expect([basedOn(3), basedOn(0)]).to.deep.equal([{ 'If-Match': '"v3"' }, { 'If-None-Match': '*' }])
+  })
+})
+
+describe('what an answer says of whoever asks', () => {
+  const kept = { [keptForHeader]: 'the hut' }
+
+  before(async () => {
+    await installStandIns()
+    forgetAccount()
+  })
+
+  it('is that they look on, or not any more; told once', async () => {
+    const guest = { status: 200, headers: { ...kept, [looksOnHeader]: 'yes' } }
+    expect(await heed(guest)).to.deep.equal([looksOnChanged(true)])
+    expect(await heed(guest, true)).to.deep.equal([])
+    expect(await heed({ status: 200, headers: kept }, true)).to.deep.equal([looksOnChanged(false)])
+    // what belongs to nobody says nothing of it
+    expect(await heed({ status: 200 }, true)).to.deep.equal([])
+  })
+
+  it('is why nothing is shown to them', async () => {
+    const problem = (status: number, kind: string) => heed({ status, body: { type: `/problems/${kind}` } })
+    expect(await problem(401, 'unpaired')).to.deep.equal([shutOut('unpaired')])
+    expect(await problem(401, 'signed-out')).to.deep.equal([shutOut('signed-out')])
+    expect(await problem(403, 'no-workshop')).to.deep.equal([shutOut('no-workshop')])
+    // whoever may not do one thing is not shut out of the others
+    for (const kind of ['guest', 'owners-only', 'unconfirmed', 'wrong-proof', 'foreign'])
+      expect(await problem(403, kind), kind).to.deep.equal([])
+    expect(await problem(404, 'missing')).to.deep.equal([])
   })
 })

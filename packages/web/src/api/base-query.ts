@@ -1,9 +1,9 @@
 import type { BaseQueryFn, FetchArgs, FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 import { fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import { v4 as newId } from 'uuid'
-import { keptForHeader } from '@snowdrift/core'
+import { keptForHeader, looksOnHeader, type Problem } from '@snowdrift/core'
 import { meetAccount } from '../app/account'
-import { shutOut } from '../app/server-slice'
+import { looksOnChanged, shutOut, type ShutOut } from '../app/server-slice'
 import { isUnreachable } from './describe-error'
 
 export type BaseQuery = BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError>
@@ -36,12 +36,30 @@ export function createBaseQuery(wait: (ms: number) => Promise<void> = pause): Ba
 function heeding(send: ReturnType<typeof fetchBaseQuery>): BaseQuery {
   return async (args, api, options) => {
     const answer = await send(args, api, options)
-    const account = answer.meta?.response?.headers.get(keptForHeader)
-    // Nothing of the one is to be mixed with anything of the other.
-    if (account && meetAccount(account)) location.reload()
-    if (answer.error?.status === 401) api.dispatch(shutOut())
+    const headers = answer.meta?.response?.headers
+    const account = headers?.get(keptForHeader)
+    if (account) {
+      // Nothing of the one is to be mixed with anything of the other.
+      if (meetAccount(account)) location.reload()
+      const looksOn = headers?.has(looksOnHeader) ?? false
+      if (looksOn !== (api.getState() as LookingState).server?.looksOn) api.dispatch(looksOnChanged(looksOn))
+    }
+    const why = answer.error && whyShutOut(answer.error)
+    if (why) api.dispatch(shutOut(why))
     return answer
   }
+}
+
+interface LookingState {
+  readonly server?: { readonly looksOn: boolean }
+}
+
+/** Undefined where it failed of something else. */
+function whyShutOut({ status, data }: FetchBaseQueryError): ShutOut | undefined {
+  const { type } = (data ?? {}) as Partial<Problem>
+  if (type === '/problems/no-workshop') return 'no-workshop'
+  if (status !== 401) return undefined
+  return type === '/problems/signed-out' ? 'signed-out' : 'unpaired'
 }
 
 export function keyHeader(key: string): Readonly<Record<string, string>> {

@@ -1,16 +1,23 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
-import { Link, Outlet, useNavigate } from 'react-router'
+import { Link, Outlet, useLocation, useNavigate } from 'react-router'
 import { BookOpenCheck, CalendarClock, Keyboard, Layers2, Settings } from 'lucide-react'
 import { buttonLooks, buttonShape } from '../parts/Button'
 import { IconButton } from '../parts/IconButton'
 import { KeepingNote } from './KeepingNote'
 import { OnceSettled } from './OnceSettled'
-import { loadPairScreen } from './screens'
+import { loadPairScreen, peopleScreens } from './screens'
+import type { ShutOut } from './server-slice'
 import { useAppSelector, useAppStore } from './store'
-import { UndoDelete } from './UndoDelete'
 import { isTyping } from './shortcuts'
 
-const PairScreen = lazy(async () => ({ default: (await loadPairScreen()).Screen }))
+/** What is shown where nothing of a workshop is. */
+const insteadOf = {
+  unpaired: lazy(async () => ({ default: (await loadPairScreen()).Screen })),
+  'signed-out': lazy(async () => ({ default: (await peopleScreens.loadSignIn()).Screen })),
+  'no-workshop': lazy(() => import('../screens/enter/NoWorkshop')),
+} as const satisfies Readonly<Record<ShutOut, unknown>>
+const LooksOnNote = lazy(() => import('./LooksOnNote'))
+const UndoDelete = lazy(() => import('./UndoDelete'))
 const ShortcutsDialog = lazy(() => import('./ShortcutsDialog'))
 const WaitsElsewhere = lazy(() => import('./WaitsElsewhere'))
 const TapeBar = lazy(() => import('../devices/tape/TapeBar'))
@@ -19,7 +26,9 @@ const TapeBar = lazy(() => import('../devices/tape/TapeBar'))
 export function Shell() {
   const [helpOpen, setHelpOpen] = useState(false)
   const navigate = useNavigate()
-  const isShutOut = useAppSelector(({ server }) => server.shutOut)
+  const shutOut = useAppSelector(({ server }) => server.shutOut)
+  const looksOn = useAppSelector(({ server }) => server.looksOn)
+  const hasDeleted = useAppSelector(({ deleted }) => Boolean(deleted.last))
   const hasTape = useAppSelector(state => state.devices.tape)
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
@@ -34,14 +43,17 @@ export function Shell() {
     addEventListener('keydown', press)
     return () => removeEventListener('keydown', press)
   }, [navigate])
-  useFollowingServer(!isShutOut)
-  // Whoever is not let in sees nothing that is kept in memory either.
-  if (isShutOut)
+  useFollowingServer(shutOut === null)
+  const { pathname } = useLocation()
+  // Whoever is not let in sees nothing that is kept in memory either; their own account they do.
+  if (shutOut !== null && !(shutOut === 'no-workshop' && pathname === '/account')) {
+    const Instead = insteadOf[shutOut]
     return (
       <Suspense>
-        <PairScreen />
+        <Instead />
       </Suspense>
     )
+  }
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only bg-surface p-2 focus:not-sr-only">
@@ -75,12 +87,21 @@ export function Shell() {
         </Link>
       </header>
       <KeepingNote />
+      {looksOn && (
+        <Suspense>
+          <LooksOnNote />
+        </Suspense>
+      )}
       <div id="main" className="flex flex-1 flex-col">
         <OnceSettled>
           <Outlet />
         </OnceSettled>
       </div>
-      <UndoDelete />
+      {hasDeleted && (
+        <Suspense>
+          <UndoDelete />
+        </Suspense>
+      )}
       {hasTape && (
         <Suspense>
           <TapeBar />

@@ -21,7 +21,7 @@ const doneWords = {
 } as const
 
 /** After a deletion: what went, and the way to bring it back. */
-export function UndoDelete() {
+export default function UndoDelete() {
   const last = useAppSelector(state => state.deleted.last)
   const dispatch = useAppDispatch()
   const [restoreCover, cover] = useRestoreCoverMutation()

@@ -1,5 +1,6 @@
 import type { Change } from '@snowdrift/core'
 import { api } from '../api/api'
+import { meetAccount } from './account'
 import type { AppStore } from './store'
 import { followChanges } from '../drafts/follow-changes'
 import { liveChanged } from './server-slice'
@@ -47,7 +48,7 @@ export function followServer(store: AppStore): () => void {
       if (source?.readyState !== EventSource.CLOSED) return
       close()
       // Why, only another question tells: whoever is no longer let in learns it by that.
-      void store.dispatch(api.endpoints.here.initiate(undefined, { forceRefetch: true, subscribe: false }))
+      void lookWhoIsHere(store)
       clearTimeout(again)
       again = setTimeout(open, comeAgainMs[Math.min(failed++, comeAgainMs.length - 1)])
     })
@@ -68,4 +69,12 @@ export function followServer(store: AppStore): () => void {
     clearTimeout(gathering)
     close()
   }
+}
+
+/** Whoever belongs to this workshop no longer is shown nothing of it, or the one in which they are now. */
+async function lookWhoIsHere({ dispatch }: AppStore): Promise<void> {
+  const { data } = await dispatch(
+    api.endpoints.here.initiate(undefined, { forceRefetch: true, subscribe: false }),
+  )
+  if (data && meetAccount(data.account)) location.reload()
 }

@@ -1,26 +1,23 @@
 import { createBrowserRouter, Link, useRouteError, type RouteObject } from 'react-router'
 import { ShelfScreen } from '../screens/shelf/ShelfScreen'
 import { Shell } from './Shell'
-import { loadPairScreen, loadSharedScreen, screens } from './screens'
+import { loadPairScreen, loadSharedScreen, peopleScreens, screens } from './screens'
 
 const lazily = (load: () => Promise<{ Screen: () => React.ReactNode }>) => async () => ({
   Component: (await load()).Screen,
 })
 
+/** A screen with nothing around it. */
+function alone(path: string, load: Parameters<typeof lazily>[0]): RouteObject {
+  return { path, lazy: lazily(load), errorElement: <Failed />, HydrateFallback: () => null }
+}
+
 const routes: RouteObject[] = [
   // Whoever has a link sees what it shows, and no way into the workshop.
-  {
-    path: '/shared/:token',
-    lazy: lazily(loadSharedScreen),
-    errorElement: <Failed />,
-    HydrateFallback: () => null,
-  },
-  {
-    path: '/pair',
-    lazy: lazily(loadPairScreen),
-    errorElement: <Failed />,
-    HydrateFallback: () => null,
-  },
+  alone('/shared/:token', loadSharedScreen),
+  alone('/pair', loadPairScreen),
+  alone('/sign-in', peopleScreens.loadSignIn),
+  alone('/join', peopleScreens.loadJoin),
   {
     element: <Shell />,
     errorElement: <Failed />,
@@ -34,6 +31,8 @@ const routes: RouteObject[] = [
       { path: '/time', lazy: lazily(screens.loadTime) },
       { path: '/practice', lazy: lazily(screens.loadPractice) },
       { path: '/devices', lazy: lazily(screens.loadDevices) },
+      { path: '/account', lazy: lazily(peopleScreens.loadAccount) },
+      { path: '/people', lazy: lazily(peopleScreens.loadPeople) },
       { path: '/settings', lazy: lazily(screens.loadSettings) },
       { path: '/covers/:id/cutting-list', lazy: lazily(screens.loadCuttingList) },
       { path: '/covers/:id/take-away', lazy: lazily(screens.loadTakeAway) },

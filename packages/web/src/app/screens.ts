@@ -32,6 +32,14 @@ export const screens = {
 }
 export const loadScreens = Object.values(screens)
 
+/** Where people sign in; not loaded with the others. */
+export const peopleScreens = {
+  loadSignIn: () => import('../screens/enter/SignInScreen'),
+  loadJoin: () => import('../screens/enter/JoinScreen'),
+  loadAccount: () => import('../screens/account/AccountScreen'),
+  loadPeople: () => import('../screens/people/PeopleScreen'),
+}
+
 /** For a device that is not let in; not loaded with the others. */
 export const loadPairScreen = () => import('../screens/pair/PairScreen')
 

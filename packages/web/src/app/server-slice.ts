@@ -1,17 +1,25 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 
+/** Why nothing of a workshop is shown: nobody paired this device, nobody signed in here, or they belong to none. */
+export type ShutOut = 'unpaired' | 'signed-out' | 'no-workshop'
+
 /** How this device stands with the server. */
 export const serverSlice = createSlice({
   name: 'server',
   initialState: {
-    /** It lets this device in no longer, or never did. */
-    shutOut: false,
+    /** It shows nothing here any longer, or never did. */
+    shutOut: null as ShutOut | null,
+    /** Whoever is here sees everything and changes nothing. */
+    looksOn: false,
     /** What others change is heard of at once; else it is looked for now and then. */
     live: false,
   },
   reducers: {
-    shutOut: state => {
-      state.shutOut = true
+    shutOut: (state, { payload }: PayloadAction<ShutOut>) => {
+      state.shutOut = payload
+    },
+    looksOnChanged: (state, { payload }: PayloadAction<boolean>) => {
+      state.looksOn = payload
     },
     liveChanged: (state, { payload }: PayloadAction<boolean>) => {
       state.live = payload
@@ -19,4 +27,4 @@ export const serverSlice = createSlice({
   },
 })
 
-export const { shutOut, liveChanged } = serverSlice.actions
+export const { shutOut, liveChanged, looksOnChanged } = serverSlice.actions

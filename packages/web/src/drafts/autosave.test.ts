@@ -3,6 +3,7 @@ import { expect } from 'chai'
 // First: what follows listens to the window as soon as it is there.
 import { installStandIns } from '../testing/browser-stand-ins.js'
 import { api } from '../api/api.js'
+import { looksOnChanged, serverSlice } from '../app/server-slice.js'
 import { coverBody, coverRef, coverRow } from '../testing/files.js'
 import { autosave } from './autosave.js'
 import { deviceSlice } from './device-slice.js'
@@ -49,7 +50,12 @@ async function openStore() {
     })
   }
   const store = configureStore({
-    reducer: { api: api.reducer, drafts: slice.draftsSlice.reducer, device: deviceSlice.reducer },
+    reducer: {
+      api: api.reducer,
+      drafts: slice.draftsSlice.reducer,
+      device: deviceSlice.reducer,
+      server: serverSlice.reducer,
+    },
     middleware: defaults => defaults().prepend(autosave.middleware).concat(api.middleware),
   })
   store.dispatch(api.util.resetApiState())
@@ -204,6 +210,23 @@ describe('autosave', function () {
     const request = await nextRequest()
     await until(() => store.getState().device.keeping === 'full')
     request.answer(200, coverRow(2, { name: 'saved all the same' }))
+    await until(() => draft()?.dirty === false)
+  })
+
+  it('neither saves nor keeps what somebody tries who looks on, and saves again once they may', async () => {
+    const { store, nextRequest, until, draft, open, name, requests } = await openStore()
+    store.dispatch(looksOnChanged(true))
+    open(1)
+    name('only tried')
+    await new Promise(resolve => setTimeout(resolve, 700))
+    expect(requests).to.deep.equal([])
+    expect(await listKept()).to.deep.equal([])
+    expect([draft()?.dirty, nameOf(draft())]).to.deep.equal([true, 'only tried'])
+    store.dispatch(looksOnChanged(false))
+    name('in earnest')
+    const request = await nextRequest()
+    expect(request.name).to.equal('in earnest')
+    request.answer(200, coverRow(2, { name: 'in earnest' }))
     await until(() => draft()?.dirty === false)
   })
 

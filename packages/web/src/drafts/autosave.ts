@@ -29,6 +29,7 @@ const retryMs = 3000
 interface State {
   readonly drafts: DraftsState
   readonly device: { readonly keeping: Keeping }
+  readonly server?: { readonly looksOn: boolean }
 }
 
 interface Saver {
@@ -61,7 +62,8 @@ autosave.startListening({
     const state = () => listener.getState() as State
     const draft = (of: Ref) => state().drafts[of]
     const touched = draft(ref)
-    if (!touched) return
+    // Whoever looks on may try what they like: nothing of it is kept or sent.
+    if (!touched || state().server?.looksOn) return
     // Saving never waits for keeping, and never depends on it.
     void keepDraft(touched).then(kept => {
       const keeping = kept === 'kept' ? undefined : kept

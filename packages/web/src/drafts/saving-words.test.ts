@@ -19,6 +19,13 @@ describe('how saving stands, in words', () => {
     )
   })
 
+  it('says to whoever looks on that nothing is saved, whatever else is so', () => {
+    expect(savingWords(at, undefined, true)).to.equal('You look on')
+    expect(savingWords({ ...at, dirty: true, saving: 'offline' }, 'full', true)).to.equal(
+      'Tried, and not saved: you look on',
+    )
+  })
+
   it('promises nothing that the device does not do', () => {
     for (const keeping of ['full', 'blocked'] as const) {
       expect(savingWords({ ...at, dirty: true, saving: 'offline' }, keeping)).to.equal(

@@ -5,7 +5,9 @@ import type { Keeping } from './kept-drafts'
 export function savingWords(
   { conflict, saving, dirty, refusal }: Pick<Draft, 'conflict' | 'saving' | 'dirty' | 'refusal'>,
   keeping: Keeping,
+  looksOn = false,
 ): string {
+  if (looksOn) return dirty ? 'Tried, and not saved: you look on' : 'You look on'
   if (conflict) return 'Not saved: changed elsewhere'
   if (saving === 'offline')
     return keeping === undefined ? 'Server away: kept on this device' : 'Server away: keep this window open'

@@ -12,9 +12,10 @@ interface SavingStateProps {
 /** How the saving of what is worked on stands, in words. */
 export function SavingState({ draft, className = '', label = 'Saving' }: SavingStateProps) {
   const keeping = useAppSelector(({ device }) => device.keeping)
+  const looksOn = useAppSelector(({ server }) => server.looksOn)
   return (
     <p role="status" aria-label={label} className={`text-sm text-soft ${className}`}>
-      {savingWords(draft, keeping)}
+      {savingWords(draft, keeping, looksOn)}
     </p>
   )
 }

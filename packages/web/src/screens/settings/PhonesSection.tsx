@@ -159,7 +159,7 @@ function KnownDevices({ devices }: { readonly devices: readonly PairedDevice[] }
             <Button
               look="quiet"
               disabled={isLoading}
-              aria-label={`Send ${device.name} away`}
+              aria-label={`Send away: ${device.name}`}
               onClick={() => void sendAway(device.id)}
             >
               Send away

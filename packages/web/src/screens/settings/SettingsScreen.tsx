@@ -1,7 +1,7 @@
 import type { SettingsBody, SettingsRow } from '@snowdrift/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useSettingsQuery } from '../../api/api'
+import { useHereQuery, useSettingsQuery } from '../../api/api'
 import { describeError } from '../../api/describe-error'
 import { chooseTheme, readTheme, themes, type Theme } from '../../app/theme'
 import type { Draft } from '../../drafts/draft'
@@ -12,6 +12,7 @@ import { SavingState } from '../../parts/SavingState'
 import { SelectField } from '../../parts/SelectField'
 import { usePageTitle } from '../../views/use-page-title'
 import { ArchiveSection } from './ArchiveSection'
+import { PersonSection } from './PersonSection'
 import { PhonesSection } from './PhonesSection'
 import { SettingInput, settingKeys, type SettingKey } from './SettingInput'
 
@@ -39,13 +40,14 @@ const themeWords: Readonly<Record<Theme, string>> = { system: 'as the device', l
 export function Screen() {
   usePageTitle('Settings')
   const { data, error } = useSettingsQuery()
+  const { data: here } = useHereQuery()
   const [theme, setTheme] = useState(readTheme)
   return (
     <main className="mx-auto grid w-full max-w-xl gap-8 px-4 py-8 sm:px-8">
       <h1 className="text-3xl font-semibold tracking-tight">Settings</h1>
       {error && <p role="alert">{describeError(error)}</p>}
       {data && <WorkshopSettings settings={data} />}
-      <PhonesSection />
+      {here?.person ? <PersonSection person={here.person} /> : <PhonesSection />}
       <ArchiveSection />
       <section className="grid gap-4">
         <h2 className="text-xl font-semibold">This device</h2>

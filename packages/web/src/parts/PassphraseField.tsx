@@ -1,0 +1,51 @@
+import { longestPassphrase } from '@snowdrift/core'
+import { Eye, EyeOff } from 'lucide-react'
+import { useState } from 'react'
+import { controlLook, Field } from './Field'
+import { IconButton } from './IconButton'
+
+interface PassphraseFieldProps {
+  readonly label?: string
+  readonly help?: string
+  /** Whether one is chosen here, so that whoever keeps passphrases offers one. */
+  readonly isNew?: boolean
+  readonly value: string
+  readonly onChange: (passphrase: string) => void
+}
+
+/** A passphrase, hidden until somebody wants to see it. It can be pasted, and kept by whatever keeps such things. */
+export function PassphraseField({
+  label = 'Passphrase',
+  help,
+  isNew = false,
+  value,
+  onChange,
+}: PassphraseFieldProps) {
+  const [isShown, setShown] = useState(false)
+  return (
+    <Field label={label} help={help}>
+      {({ id, describedBy }) => (
+        <div className="flex gap-1">
+          <input
+            id={id}
+            aria-describedby={describedBy}
+            className={controlLook}
+            type={isShown ? 'text' : 'password'}
+            autoComplete={isNew ? 'new-password' : 'current-password'}
+            autoCapitalize="off"
+            spellCheck={false}
+            maxLength={2 * longestPassphrase}
+            value={value}
+            onChange={event => onChange(event.target.value)}
+          />
+          <IconButton
+            icon={isShown ? EyeOff : Eye}
+            large
+            label={isShown ? 'Hide the passphrase' : 'Show the passphrase'}
+            onClick={() => setShown(!isShown)}
+          />
+        </div>
+      )}
+    </Field>
+  )
+}
