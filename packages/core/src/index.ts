@@ -327,10 +327,9 @@ export {
   type ShareKind,
   type ShareRow,
 } from './api/shares.js'
-export { codeLength, codeLetters, codeMinutes, formatPairingCode, pairingLink } from './api/paired-devices.js'
-export { keptForHeader, parsePairingCode, readPairBody, readSharingBody } from './api/paired-devices.js'
-export type { PairBody, PairedDevice, PairingCode, Sharing } from './api/paired-devices.js'
+export * from './api/paired-devices.js'
 export * from './api/people.js'
+export * from './api/people-bodies.js'
 export * from './api/who-is-here.js'
 export { changedKinds, type Change, type ChangedKind } from './api/changes.js'
 export { makingColumns, makingRow, readMakingBody, type MakingBody, type MakingRow } from './api/makings.js'

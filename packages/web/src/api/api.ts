@@ -2,26 +2,16 @@ import type {
   ColumnMatch,
   CoverBody,
   CoverRow,
-  CutBody,
   CuttingRow,
   MaterialBody,
   MaterialRow,
   MakingRow,
   ObjectKind,
   Page,
-  Role,
   RuleBody,
   RuleRow,
-  OwnersAnswer,
   SettingsRow,
-  Shared,
-  ShareBody,
-  ShareRow,
-  ShopOffer,
-  StashEventRow,
-  StashPieceBody,
   StashPieceRow,
-  TakeBody,
   ThingBody,
   ThingRow,
   WhoIsHere,
@@ -39,7 +29,7 @@ export interface New<Body> {
   readonly body: Body
 }
 
-interface Imported {
+export interface Imported {
   readonly added: number
   /** Materials of the table that were there already, and pieces more of those. */
   readonly known: number
@@ -57,7 +47,7 @@ export interface Deleted {
 const mostIds = 100
 /** Three rows of the shelf on a desk. */
 const pageSize = 18
-const paged = {
+export const paged = {
   initialPageParam: '',
   getNextPageParam: (last: Page<unknown>) => last.next ?? undefined,
 } as const
@@ -65,7 +55,8 @@ const paged = {
 const addressOf = (ref: Ref) => kinds[kindOf(ref)].addressOf(idOf(ref))
 export const itemsOf = <Row>({ items }: Page<Row>) => items
 
-const matchOf = (columns: ColumnMatch | undefined) => (columns ? { columns: JSON.stringify(columns) } : {})
+export const matchOf = (columns: ColumnMatch | undefined) =>
+  columns ? { columns: JSON.stringify(columns) } : {}
 
 /** Every kind of row that the server has. */
 export const rowTags = [
@@ -200,19 +191,6 @@ export const api = createApi({
       query: ({ id, version }) => ({ url: `/rules/${id}`, method: 'DELETE', headers: basedOn(version) }),
       invalidatesTags: ['Rules'],
     }),
-    putPicture: build.mutation<MaterialRow, { readonly id: string; readonly picture: File }>({
-      query: ({ id, picture }) => ({ url: `/materials/${id}/picture`, method: 'PUT', body: picture }),
-      invalidatesTags: ['Materials', 'History'],
-    }),
-    importStash: build.mutation<Imported, TableToImport>({
-      query: ({ table, columns }) => ({
-        url: '/stash.csv',
-        params: matchOf(columns),
-        method: 'POST',
-        body: table,
-      }),
-      invalidatesTags: ['Materials', 'Stash', 'History'],
-    }),
     importThings: build.mutation<
       Pick<Imported, 'added' | 'known'>,
       TableToImport & { readonly kind: ObjectKind }
@@ -225,94 +203,19 @@ export const api = createApi({
       }),
       invalidatesTags: ['Things'],
     }),
-    history: build.infiniteQuery<Page<StashEventRow>, string, string>({
-      query: ({ queryArg, pageParam }) =>
-        `/materials/${queryArg}/history?limit=50${pageParam && `&after=${pageParam}`}`,
-      infiniteQueryOptions: paged,
-      providesTags: ['History'],
-    }),
     stashPieces: build.query<readonly StashPieceRow[], void>({
       queryFn: allPages('/stash/pieces', itemsOf<StashPieceRow>),
       providesTags: ['Stash'],
     }),
-    addStashPiece: build.mutation<
-      StashPieceRow,
-      { readonly materialId: string; readonly body: StashPieceBody }
-    >({
-      query: ({ materialId, body }) => ({ url: `/materials/${materialId}/pieces`, method: 'POST', body }),
-      invalidatesTags: ['Stash', 'History'],
-    }),
-    changeStashPiece: build.mutation<StashPieceRow, StashPieceRow>({
-      query: ({ id, version, source, width, length, count, note, avoid, marks }) => ({
-        url: `/stash/pieces/${id}`,
-        method: 'PUT',
-        headers: basedOn(version),
-        body: { source, width, length, count, note, avoid, marks } satisfies StashPieceBody,
-      }),
-      invalidatesTags: ['Stash', 'History'],
-    }),
-    removeStashPiece: build.mutation<StashPieceRow, Deleted>({
-      query: ({ id, version }) => ({
-        url: `/stash/pieces/${id}`,
-        method: 'DELETE',
-        headers: basedOn(version),
-      }),
-      invalidatesTags: ['Stash', 'History'],
-    }),
-    restoreStashPiece: build.mutation<StashPieceRow, string>({
-      query: id => ({ url: `/stash/pieces/${id}/restore`, method: 'POST' }),
-      invalidatesTags: ['Stash', 'History'],
-    }),
-    reservePieces: build.mutation<unknown, TakeBody>({
-      query: body => ({ url: '/stash/reserve', method: 'POST', body }),
-      invalidatesTags: ['Stash', 'History'],
-    }),
-    releasePieces: build.mutation<unknown, TakeBody>({
-      query: body => ({ url: '/stash/release', method: 'POST', body }),
-      invalidatesTags: ['Stash', 'History'],
-    }),
-    cutPieces: build.mutation<unknown, CutBody>({
-      query: body => ({ url: '/stash/cut', method: 'POST', body }),
-      invalidatesTags: ['Stash', 'History'],
-    }),
     cuttings: build.query<readonly CuttingRow[], void>({
       queryFn: allPages('/cuttings', itemsOf<CuttingRow>),
       providesTags: ['Cuttings'],
-    }),
-    shopOffers: build.query<{ readonly shop: string; readonly items: readonly ShopOffer[] }, Role>({
-      query: role => `/shop/offers?role=${role}`,
     }),
     /** How far a cover has come at the table, by the id of the cover; null while nobody has begun. */
     making: build.query<MakingRow | null, string>({
       query: id => `/progress/${id}`,
       transformResponse: ({ making }: { readonly making: MakingRow | null }) => making,
       providesTags: ['Makings'],
-    }),
-    /** The links of a cover that were given out. */
-    shares: build.query<readonly ShareRow[], string>({
-      query: cover => `/shares?cover=${cover}`,
-      transformResponse: ({ items }: { readonly items: readonly ShareRow[] }) => items,
-      providesTags: ['Shares'],
-    }),
-    createShare: build.mutation<{ readonly share: ShareRow; readonly token: string }, ShareBody>({
-      query: body => ({ url: '/shares', method: 'POST', body }),
-      invalidatesTags: ['Shares'],
-    }),
-    revokeShare: build.mutation<unknown, string>({
-      query: id => ({ url: `/shares/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Shares'],
-    }),
-    clearAnswer: build.mutation<unknown, string>({
-      query: id => ({ url: `/shares/${id}/answer`, method: 'DELETE' }),
-      invalidatesTags: ['Shares'],
-    }),
-    /** What somebody sees who has a link. */
-    shared: build.query<Shared, string>({ query: token => `/shared/${token}` }),
-    sendMeasurements: build.mutation<
-      { readonly triesLeft: number },
-      { readonly token: string; readonly answer: Omit<OwnersAnswer, 'at'> }
-    >({
-      query: ({ token, answer }) => ({ url: `/shared/${token}`, method: 'POST', body: answer }),
     }),
     /** Who asks: this device by its name, somebody who signed in, or whoever sits at the machine. */
     here: build.query<WhoIsHere, void>({ query: () => '/here', providesTags: ['Devices', 'People'] }),
@@ -340,28 +243,11 @@ export const {
   useCreateMaterialMutation,
   useDeleteMaterialMutation,
   useRestoreMaterialMutation,
-  usePutPictureMutation,
-  useImportStashMutation,
   useImportThingsMutation,
-  useHistoryInfiniteQuery,
   useStashPiecesQuery,
-  useAddStashPieceMutation,
-  useChangeStashPieceMutation,
-  useRemoveStashPieceMutation,
-  useRestoreStashPieceMutation,
-  useReservePiecesMutation,
-  useReleasePiecesMutation,
-  useCutPiecesMutation,
   useCuttingsQuery,
-  useLazyShopOffersQuery,
   useLazySettingsQuery,
   useSettingsQuery,
-  useSharesQuery,
-  useCreateShareMutation,
-  useRevokeShareMutation,
-  useClearAnswerMutation,
-  useSharedQuery,
-  useSendMeasurementsMutation,
   useMakingQuery,
   useHereQuery,
 } = api

@@ -1,13 +1,12 @@
 import { useState } from 'react'
+import type { Keeping } from '../drafts/kept-drafts'
 import { keepingWords } from '../drafts/saving-words'
 import { Button } from '../parts/Button'
-import { useAppSelector } from './store'
 
-/** Says when this device does not keep unsaved work, and what that means; until it is dismissed. */
-export function KeepingNote() {
-  const keeping = useAppSelector(({ device }) => device.keeping)
+/** Says that this device does not keep unsaved work, and what that means; until it is dismissed. */
+export default function KeepingNote({ keeping }: { readonly keeping: NonNullable<Keeping> }) {
   const [dismissed, setDismissed] = useState<typeof keeping>()
-  if (keeping === undefined || keeping === dismissed) return null
+  if (keeping === dismissed) return null
   return (
     <div
       role="status"

@@ -3,7 +3,6 @@ import { Link, Outlet, useLocation, useNavigate } from 'react-router'
 import { BookOpenCheck, CalendarClock, Keyboard, Layers2, Settings } from 'lucide-react'
 import { buttonLooks, buttonShape } from '../parts/Button'
 import { IconButton } from '../parts/IconButton'
-import { KeepingNote } from './KeepingNote'
 import { OnceSettled } from './OnceSettled'
 import { loadPairScreen, peopleScreens } from './screens'
 import type { ShutOut } from './server-slice'
@@ -16,6 +15,7 @@ const insteadOf = {
   'signed-out': lazy(async () => ({ default: (await peopleScreens.loadSignIn()).Screen })),
   'no-workshop': lazy(() => import('../screens/enter/NoWorkshop')),
 } as const satisfies Readonly<Record<ShutOut, unknown>>
+const KeepingNote = lazy(() => import('./KeepingNote'))
 const LooksOnNote = lazy(() => import('./LooksOnNote'))
 const UndoDelete = lazy(() => import('./UndoDelete'))
 const ShortcutsDialog = lazy(() => import('./ShortcutsDialog'))
@@ -28,6 +28,7 @@ export function Shell() {
   const navigate = useNavigate()
   const shutOut = useAppSelector(({ server }) => server.shutOut)
   const looksOn = useAppSelector(({ server }) => server.looksOn)
+  const keeping = useAppSelector(({ device }) => device.keeping)
   const hasDeleted = useAppSelector(({ deleted }) => Boolean(deleted.last))
   const hasTape = useAppSelector(state => state.devices.tape)
   useEffect(() => {
@@ -86,12 +87,10 @@ export function Shell() {
           <span className="max-sm:sr-only">Settings</span>
         </Link>
       </header>
-      <KeepingNote />
-      {looksOn && (
-        <Suspense>
-          <LooksOnNote />
-        </Suspense>
-      )}
+      <Suspense>
+        {keeping && <KeepingNote keeping={keeping} />}
+        {looksOn && <LooksOnNote />}
+      </Suspense>
       <div id="main" className="flex flex-1 flex-col">
         <OnceSettled>
           <Outlet />

@@ -1,10 +1,6 @@
 import { Undo2 } from 'lucide-react'
-import {
-  useRestoreCoverMutation,
-  useRestoreMaterialMutation,
-  useRestoreStashPieceMutation,
-  useRestoreThingMutation,
-} from '../api/api'
+import { useRestoreCoverMutation, useRestoreMaterialMutation, useRestoreThingMutation } from '../api/api'
+import { useRestoreStashPieceMutation } from '../api/stash-api'
 import { useRestoreMakeMutation } from '../api/log-api'
 import { describeError } from '../api/describe-error'
 import { Button } from '../parts/Button'

@@ -7,7 +7,7 @@ import {
   type Shared,
 } from '@snowdrift/core'
 import { useState } from 'react'
-import { useSendMeasurementsMutation } from '../../api/api'
+import { useSendMeasurementsMutation } from '../../api/shares-api'
 import { Button } from '../../parts/Button'
 import { NoteField } from '../../parts/NoteField'
 import { Toggle } from '../../parts/Toggle'

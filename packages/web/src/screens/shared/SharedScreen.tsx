@@ -1,5 +1,5 @@
 import { useParams } from 'react-router'
-import { useSharedQuery } from '../../api/api'
+import { useSharedQuery } from '../../api/shares-api'
 import { describeError } from '../../api/describe-error'
 import { usePageTitle } from '../../views/use-page-title'
 import { SharedMeasure } from './SharedMeasure'

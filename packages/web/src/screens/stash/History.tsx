@@ -1,5 +1,5 @@
 import type { StashEventKind } from '@snowdrift/core'
-import { useHistoryInfiniteQuery } from '../../api/api'
+import { useHistoryInfiniteQuery } from '../../api/stash-api'
 import { MoreButton } from '../../parts/MoreButton'
 
 const eventWords: Readonly<Record<StashEventKind, string>> = {

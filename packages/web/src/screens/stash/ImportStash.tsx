@@ -1,5 +1,5 @@
 import { stashTable } from '@snowdrift/core'
-import { useImportStashMutation } from '../../api/api'
+import { useImportStashMutation } from '../../api/stash-api'
 import { ImportTable } from '../../parts/table-import/ImportTable'
 import { sayImported } from './import-words'
 

@@ -17,7 +17,7 @@ import {
 } from '@snowdrift/core'
 import { Plus, Trash2 } from 'lucide-react'
 import { useMemo, useState, type ReactNode } from 'react'
-import { useChangeStashPieceMutation } from '../../api/api'
+import { useChangeStashPieceMutation } from '../../api/stash-api'
 import { describeError } from '../../api/describe-error'
 import { Button } from '../../parts/Button'
 import { IconButton } from '../../parts/IconButton'

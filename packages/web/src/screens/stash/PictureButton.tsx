@@ -1,5 +1,5 @@
 import { ImageUp } from 'lucide-react'
-import { usePutPictureMutation } from '../../api/api'
+import { usePutPictureMutation } from '../../api/stash-api'
 import { describeError } from '../../api/describe-error'
 import { FileButton } from '../../parts/FileButton'
 

@@ -10,7 +10,7 @@ import {
 } from '@snowdrift/core'
 import { CircleSlash, Trash2 } from 'lucide-react'
 import { useState } from 'react'
-import { useAddStashPieceMutation, useRemoveStashPieceMutation } from '../../api/api'
+import { useAddStashPieceMutation, useRemoveStashPieceMutation } from '../../api/stash-api'
 import { describeError } from '../../api/describe-error'
 import { deleted } from '../../app/deleted-slice'
 import { useAppDispatch } from '../../app/store'

@@ -1,7 +1,7 @@
 import { shareKinds, type ShareKind, type ShareRow } from '@snowdrift/core'
 import { Copy, Link2 } from 'lucide-react'
 import { useState } from 'react'
-import { useCreateShareMutation, useRevokeShareMutation, useSharesQuery } from '../../api/api'
+import { useCreateShareMutation, useRevokeShareMutation, useSharesQuery } from '../../api/shares-api'
 import { describeError } from '../../api/describe-error'
 import { Button } from '../../parts/Button'
 import { copyText } from '../../parts/copy-text'

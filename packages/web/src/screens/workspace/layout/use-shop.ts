@@ -1,6 +1,6 @@
 import type { LayoutRequest, Purchase, ShopOffer, Unit } from '@snowdrift/core'
 import { useState } from 'react'
-import { useLazyShopOffersQuery } from '../../../api/api'
+import { useLazyShopOffersQuery } from '../../../api/stash-api'
 import { describeError } from '../../../api/describe-error'
 import { createNestClient } from '../../../workers/nest-client'
 import { useWorker } from '../../../workers/use-worker'

@@ -8,7 +8,7 @@ import {
   type ShareRow,
   type TypedReading,
 } from '@snowdrift/core'
-import { useClearAnswerMutation, useSharesQuery } from '../../../api/api'
+import { useClearAnswerMutation, useSharesQuery } from '../../../api/shares-api'
 import { oneStep } from '../../../drafts/draft'
 import { Button } from '../../../parts/Button'
 import { Fractions } from '../../../parts/Fractions'

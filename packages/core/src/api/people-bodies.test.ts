@@ -1,15 +1,12 @@
 import { expect } from 'chai'
 import {
-  formatRecoveryCode,
-  invitationLink,
-  memberRoles,
-  parseRecoveryCode,
   readJoinBody,
   readProofBody,
   readRecoverBody,
   readRoleBody,
   readSignInBody,
-} from './people.js'
+} from './people-bodies.js'
+import { formatRecoveryCode, invitationLink, memberRoles, parseRecoveryCode } from './people.js'
 import { mayRoleChange } from './who-is-here.js'
 
 const token = 'A'.repeat(43)
