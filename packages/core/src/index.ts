@@ -327,10 +327,7 @@ export {
   type ShareKind,
   type ShareRow,
 } from './api/shares.js'
-export * from './api/paired-devices.js'
-export * from './api/people.js'
-export * from './api/people-bodies.js'
-export * from './api/who-is-here.js'
+export * from './api/who-reaches.js'
 export { changedKinds, type Change, type ChangedKind } from './api/changes.js'
 export { makingColumns, makingRow, readMakingBody, type MakingBody, type MakingRow } from './api/makings.js'
 export { planSteps, type Making } from './make/plan-steps.js'

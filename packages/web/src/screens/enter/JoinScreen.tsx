@@ -23,7 +23,7 @@ import { newPassphraseHelp } from './new-passphrase-help'
 import { hasPasskeys, makePasskey } from './passkeys'
 import { RecoveryCodes } from './RecoveryCodes'
 import { SignInNameField } from './SignInNameField'
-import { goOnIf } from './SignInScreen'
+import { goOnIf } from './go-on-if'
 
 /** Where somebody joins a workshop by an invitation, as somebody new or with the account that they have. */
 export function Screen() {

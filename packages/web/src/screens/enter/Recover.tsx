@@ -9,7 +9,7 @@ import { guessDeviceName } from '../pair/guess-device-name'
 import { Alone } from './Alone'
 import { newPassphraseHelp } from './new-passphrase-help'
 import { SignInNameField } from './SignInNameField'
-import { goOnIf } from './SignInScreen'
+import { goOnIf } from './go-on-if'
 
 /** The way in for whoever lost everything but a code. */
 export function Recover({ onBack }: { readonly onBack: () => void }) {

@@ -8,6 +8,7 @@ import { Trouble } from '../../parts/Trouble'
 import { usePageTitle } from '../../views/use-page-title'
 import { guessDeviceName } from '../pair/guess-device-name'
 import { Alone } from './Alone'
+import { goOnIf } from './go-on-if'
 import { hasPasskeys, showPasskey } from './passkeys'
 import { Recover } from './Recover'
 import { SignInNameField } from './SignInNameField'
@@ -75,9 +76,4 @@ function SignIn({ onLost }: { readonly onLost: () => void }) {
       </p>
     </Alone>
   )
-}
-
-/** A new beginning: nothing is left of what could not be read before. Whoever wanted a page is shown it. */
-export function goOnIf({ error }: { readonly error?: unknown }): void {
-  if (!error) location.replace(['/sign-in', '/join'].includes(location.pathname) ? '/' : location.href)
 }
