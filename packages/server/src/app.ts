@@ -57,6 +57,8 @@ import { serveWeb } from './routes/web.js'
 
 export interface AppDependencies {
   readonly repositories: Repositories
+  /** The same as they were a moment ago, for reads to which that does no harm; where there is no replica, as they are. */
+  readonly aged?: Repositories
   /** Whose the requests are that come from this machine itself. */
   readonly workshopOf: (request: HonoRequest) => string
   /** Where its requests come in. */
@@ -88,6 +90,7 @@ const mostSharedBytes = 16 * 1024
 export function createApp(dependencies: AppDependencies): Hono {
   const { repositories, workshopOf, door, sharing, pairingTries, accounts, live, wrote } = dependencies
   const { shop, shrinker, ping, log, now, observe, webFolder } = dependencies
+  const { aged = repositories } = dependencies
   const write = createExportWriter()
   const api = new Hono<WorkshopEnv>()
     // An archive takes as long as it is long, and says how far it is; who looks on, looks on.
@@ -109,6 +112,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     )
     .use(async (context, next) => {
       context.set('repositories', repositories)
+      context.set('aged', aged)
       context.header('Cache-Control', 'no-store')
       await next()
     })

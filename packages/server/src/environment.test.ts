@@ -51,6 +51,32 @@ describe('what the environment says', () => {
       expect(complaint({ SNOWDRIFT_URL: wrong }), wrong).to.match(/^SNOWDRIFT_URL must be an address such as/)
   })
 
+  it('names other databases beside its own, where there is one', () => {
+    const own = { DATABASE_URL: 'postgres://u:p@db.example/s' }
+    const { isPooled, listenUrl, readUrl } = readEnvironment(own)
+    expect([isPooled, listenUrl, readUrl]).to.deep.equal([false, undefined, undefined])
+    const all = readEnvironment({
+      ...own,
+      DATABASE_POOLING: 'transaction',
+      DATABASE_LISTEN_URL: 'postgresql://u:p@first.example/s',
+      DATABASE_READ_URL: 'postgres://u:p@second.example/s',
+    })
+    expect([all.isPooled, all.listenUrl, all.readUrl]).to.deep.equal([
+      true,
+      'postgresql://u:p@first.example/s',
+      'postgres://u:p@second.example/s',
+    ])
+    expect(complaint({ DATABASE_READ_URL: 'postgres://x' })).to.equal(
+      'DATABASE_READ_URL goes with DATABASE_URL, which is missing: the own cluster has neither.',
+    )
+    expect(complaint({ ...own, DATABASE_LISTEN_URL: 'x' })).to.equal(
+      'DATABASE_LISTEN_URL must begin with postgres:// and name a server.',
+    )
+    expect(complaint({ ...own, DATABASE_POOLING: 'statement' })).to.equal(
+      'DATABASE_POOLING must be session or transaction; it is “statement”.',
+    )
+  })
+
   it('is at home unless it is hosted, which needs an address that is sealed', () => {
     expect(readEnvironment({}).hosted).to.equal(undefined)
     expect(readEnvironment({ SNOWDRIFT_MODE: 'home' }).hosted).to.equal(undefined)

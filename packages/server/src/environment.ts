@@ -8,6 +8,12 @@ export interface Environment {
   readonly dataFolder: string
   /** An existing server's address instead of our own cluster. */
   readonly databaseUrl?: string
+  /** Whether a pool stands before it that hands out connections by transaction. */
+  readonly isPooled: boolean
+  /** Where PostgreSQL itself is heard, past such a pool. */
+  readonly listenUrl?: string
+  /** A replica of it. */
+  readonly readUrl?: string
   /** Where metrics are read off; nowhere unless said. */
   readonly metricsPort?: number
   /** How many processes share the ports. */
@@ -36,12 +42,13 @@ const mostWorkers = 16
 type Variables = Readonly<Record<string, string | undefined>>
 
 /**
- * PORT (4180), SNOWDRIFT_DATA (.snowdrift), SNOWDRIFT_MODE (home), DATABASE_URL, SNOWDRIFT_METRICS_PORT, SNOWDRIFT_WORKERS (1), and of other devices SNOWDRIFT_SHARE_PORT
+ * PORT (4180), SNOWDRIFT_DATA (.snowdrift), SNOWDRIFT_MODE (home), DATABASE_URL, DATABASE_POOLING (session),
+ * DATABASE_LISTEN_URL, DATABASE_READ_URL, SNOWDRIFT_METRICS_PORT, SNOWDRIFT_WORKERS (1), and of other devices SNOWDRIFT_SHARE_PORT
  * (the next after PORT), SNOWDRIFT_TLS_CERT, SNOWDRIFT_TLS_KEY, SNOWDRIFT_URL, SNOWDRIFT_TRUST_PROXY; an unusable one is a
  * StartFailure.
  */
 export function readEnvironment(variables: Variables): Environment {
-  const { PORT = '4180', SNOWDRIFT_DATA = '.snowdrift', DATABASE_URL, SNOWDRIFT_METRICS_PORT } = variables
+  const { PORT = '4180', SNOWDRIFT_DATA = '.snowdrift', SNOWDRIFT_METRICS_PORT } = variables
   const port = readPort('PORT', PORT)
   const share = readShare(variables, port)
   const metricsPort =
@@ -49,15 +56,14 @@ export function readEnvironment(variables: Variables): Environment {
       ? undefined
       : readPort('SNOWDRIFT_METRICS_PORT', SNOWDRIFT_METRICS_PORT)
   refuseTwice({ PORT: port, SNOWDRIFT_SHARE_PORT: share.port, SNOWDRIFT_METRICS_PORT: metricsPort })
-  if (DATABASE_URL !== undefined && !/^postgres(ql)?:\/\//.test(DATABASE_URL))
-    throw new StartFailure('DATABASE_URL must begin with postgres:// and name a server.')
+  const databases = readDatabases(variables)
   const hosted = readHosting(variables['SNOWDRIFT_MODE'] ?? 'home', share)
   return {
     port,
     dataFolder: resolve(SNOWDRIFT_DATA),
     share,
     workers: readWorkers(variables['SNOWDRIFT_WORKERS'] ?? '1'),
-    ...(DATABASE_URL !== undefined && { databaseUrl: DATABASE_URL }),
+    ...databases,
     ...(metricsPort !== undefined && { metricsPort }),
     ...(hosted && { hosted }),
   }
@@ -79,6 +85,30 @@ function readHosting(mode: string, { url, tls, proxiesListed }: ShareEnvironment
     )
   const isOnlyHere = proxiesListed.split(/[\s,]+/).every(proxy => /^(127\.|::1$|$)/.test(proxy))
   return { origin: url, isOpen: tls !== undefined || !isOnlyHere }
+}
+
+const databaseNames = {
+  DATABASE_URL: 'databaseUrl',
+  DATABASE_LISTEN_URL: 'listenUrl',
+  DATABASE_READ_URL: 'readUrl',
+} as const
+
+function readDatabases(
+  variables: Variables,
+): Pick<Environment, 'databaseUrl' | 'isPooled' | 'listenUrl' | 'readUrl'> {
+  const { DATABASE_URL, DATABASE_POOLING = 'session' } = variables
+  const urls = Object.entries(databaseNames).flatMap(([name, key]) => {
+    const url = variables[name]
+    if (url === undefined) return []
+    if (!/^postgres(ql)?:\/\//.test(url))
+      throw new StartFailure(`${name} must begin with postgres:// and name a server.`)
+    if (DATABASE_URL === undefined)
+      throw new StartFailure(`${name} goes with DATABASE_URL, which is missing: the own cluster has neither.`)
+    return [[key, url] as const]
+  })
+  if (DATABASE_POOLING !== 'session' && DATABASE_POOLING !== 'transaction')
+    throw new StartFailure(`DATABASE_POOLING must be session or transaction; it is “${DATABASE_POOLING}”.`)
+  return { ...Object.fromEntries(urls), isPooled: DATABASE_POOLING === 'transaction' }
 }
 
 function readShare(variables: Variables, port: number): ShareEnvironment {

@@ -20,12 +20,12 @@ try {
 
 /** Makes a workshop, and prints the link by which its owner comes in. */
 async function invite(name: string): Promise<void> {
-  const { dataFolder, databaseUrl, hosted } = readEnvironment(process.env)
+  const { dataFolder, databaseUrl, isPooled, hosted } = readEnvironment(process.env)
   if (!hosted)
     throw new StartFailure(
       'Nobody is invited at home. Say SNOWDRIFT_MODE=hosted and SNOWDRIFT_URL, as the server does.',
     )
-  const database = await connect(databaseUrl ?? (await runningDatabase(dataFolder)))
+  const database = await connect(databaseUrl ?? (await runningDatabase(dataFolder)), { isPooled })
   try {
     const repositories = createRepositories(database, { now: () => new Date(), newId: randomUUID })
     const workshop = await ensureWorkshop(database.models, randomUUID(), randomUUID)

@@ -175,7 +175,7 @@ describe('looking on, over the network', function () {
     expect(refused.status).to.equal(429)
     expect(Number(refused.headers.get('Retry-After'))).to.be.within(500, 600)
     expect(((await refused.json()) as { detail: string }).detail).to.equal(
-      'That was tried too often. Wait 10 minutes, then get a new code.',
+      'That was tried too often. Wait 10 minutes, then try again.',
     )
     // what a guesser says of itself in front of what the proxy adds does not help
     expect((await pair('Guesser', '10.0.0.8, 10.6.6.6', code)).status).to.equal(429)

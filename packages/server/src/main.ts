@@ -53,6 +53,7 @@ interface StartOptions {
 
 async function start({ demo, share }: StartOptions): Promise<void> {
   const environment = readEnvironment(process.env)
+  const { isPooled, listenUrl, readUrl } = environment
   const { port, dataFolder, databaseUrl, metricsPort, workers, hosted, share: shareBy } = environment
   if (hosted && share)
     throw new StartFailure('--share is for a machine at home; where it is hosted people sign in.')
@@ -71,7 +72,8 @@ async function start({ demo, share }: StartOptions): Promise<void> {
   if (databaseUrl === undefined)
     undo.push(keepDaily({ folder: join(dataFolder, 'backups'), url, now: () => new Date(), tell: say }))
   const webFolder = resolve(import.meta.dirname, '../../web/dist')
-  const common = { databaseUrl: url, port, demo, webFolder, ...(hosted && { hosted }) }
+  const by = { isPooled, ...(listenUrl && { listenUrl }), ...(readUrl && { readUrl }) }
+  const common = { databaseUrl: url, ...by, port, demo, webFolder, ...(hosted && { hosted }) }
   const metrics = metricsPort !== undefined && { metricsPort }
   const sharing = { ...shareBy, ...(certificate && { certificate }) }
   const server =

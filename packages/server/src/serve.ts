@@ -2,7 +2,7 @@ import type { Sharing } from '@snowdrift/core'
 import { randomUUID } from 'node:crypto'
 import { BlockList } from 'node:net'
 import { createApp } from './app.js'
-import { connect, type Database } from './db/connect.js'
+import { connect, limitRole, type Database } from './db/connect.js'
 import { migrate } from './db/migrate.js'
 import { createRepositories, type Repositories } from './db/repositories/repositories.js'
 import { ensureWorkshop } from './db/repositories/workshops.js'
@@ -24,6 +24,12 @@ import { createPictureShrinker } from './pictures/shrinker.js'
 
 export interface ServeOptions {
   readonly databaseUrl: string
+  /** A pool that hands out connections by transaction stands between, such as pgbouncer. */
+  readonly isPooled?: boolean
+  /** Where PostgreSQL itself is heard, past a pool; without it changes are looked for each second. */
+  readonly listenUrl?: string
+  /** A replica, for reads to which a second of age does no harm. */
+  readonly readUrl?: string
   readonly port: number
   readonly log: Log
   readonly demo?: boolean
@@ -80,16 +86,27 @@ const answersKeptMs = 48 * hourMs
 
 /** Connects, prepares the tables and the workshop, and listens on 127.0.0.1. */
 export async function serve(options: ServeOptions): Promise<Server> {
-  const database = await connect(options.databaseUrl)
+  const { databaseUrl, isPooled = false, readUrl } = options
+  const database = await connect(databaseUrl, { isPooled })
   try {
-    return await serveFrom(database, options)
+    const replica = readUrl === undefined ? undefined : await connect(readUrl, { isPooled })
+    try {
+      return await serveFrom(database, replica, options)
+    } catch (error) {
+      await replica?.close()
+      throw error
+    }
   } catch (error) {
     await database.close()
     throw error
   }
 }
 
-async function serveFrom(database: Database, options: ServeOptions): Promise<Server> {
+async function serveFrom(
+  database: Database,
+  replica: Database | undefined,
+  options: ServeOptions,
+): Promise<Server> {
   const {
     port,
     log,
@@ -106,13 +123,17 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
   const metrics = metricsPort === undefined && !measures ? undefined : createMetrics()
   const closing = new AbortController()
   const changes = createChanges({ now: () => performance.now() })
-  const following = listenToChanges(options.databaseUrl, changes, log)
+  const { databaseUrl, isPooled = false, listenUrl } = options
+  const following = listenToChanges(listenUrl ?? databaseUrl, changes, log, {
+    isPooled: isPooled && listenUrl === undefined,
+  })
   const proxies = share?.proxies ?? new BlockList()
   const isSealed = share?.certificate !== undefined
   const urlName = share?.url && new URL(share.url).hostname
   const appAt = (door: Door) =>
     createApp({
       repositories,
+      ...(replica && { aged: createRepositories(replica, tools) }),
       workshopOf: () => workshop,
       door,
       sharing,
@@ -187,7 +208,7 @@ async function serveFrom(database: Database, options: ServeOptions): Promise<Ser
       await Promise.all([sharing.turn(false), listening.close(), following.close()])
       await read?.close()
       shrinker.close()
-      await database.close()
+      await Promise.all([database.close(), replica?.close()])
     },
   }
 }
@@ -200,12 +221,15 @@ export interface Prepared {
 
 /** Brings the tables up to date and makes the workshop. Demo and own work are workshops of their own. */
 export async function prepare(database: Database, demo: boolean): Promise<Prepared> {
+  if (database.isPooled) await limitRole(database)
   await migrate(database.sequelize)
-  const repositories = createRepositories(database, { now, newId: randomUUID })
+  const repositories = createRepositories(database, tools)
   const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
   if (demo) await loadDemo(repositories, workshop, now())
   return { repositories, workshop }
 }
+
+const tools = { now, newId: randomUUID }
 
 function now(): Date {
   return new Date()

@@ -34,7 +34,7 @@ describe('a database that is slow to answer', function () {
 
   it('is asked again, and is there', async () => {
     const gate = await openGate(2)
-    const there = await connect(gate.url, { connectionTimeoutMillis: 1000 })
+    const there = await connect(gate.url, { limits: { connectionTimeoutMillis: 1000 } })
     const [rows] = await there.sequelize.query('SELECT 1 + 1 AS two')
     expect(rows).to.deep.equal([{ two: 2 }])
     await there.close()
@@ -44,7 +44,7 @@ describe('a database that is slow to answer', function () {
 
   it('is given up in the end, by its address', async () => {
     const gate = await openGate(Infinity)
-    const complaint = await connect(gate.url, { connectionTimeoutMillis: 100 }).catch(String)
+    const complaint = await connect(gate.url, { limits: { connectionTimeoutMillis: 100 } }).catch(String)
     gate.close()
     expect(complaint).to.match(/does not answer: timeout expired$/)
     expect(gate.calls()).to.equal(5)

@@ -8,6 +8,8 @@ import { defineModels, type Models } from './models/models.js'
 export interface Database {
   readonly sequelize: Sequelize
   readonly models: Models
+  /** Whether each transaction may come to another connection of the server: what one remembers another does not know. */
+  readonly isPooled: boolean
   readonly close: () => Promise<void>
 }
 
@@ -15,12 +17,18 @@ export interface Database {
  * How long things may take. The database ends its own statements; where it is not even able to do that, the client
  * gives up a little later. Nothing waits without an end.
  */
-const usualLimits = {
-  connectionTimeoutMillis: 3000,
+const serverLimits = {
   statement_timeout: 8000,
   lock_timeout: 6000,
-  query_timeout: 10_000,
   idle_in_transaction_session_timeout: 15_000,
+}
+const clientLimits = { connectionTimeoutMillis: 3000, query_timeout: 10_000 }
+type Limits = typeof serverLimits & typeof clientLimits
+
+export interface ConnectOptions {
+  readonly limits?: Partial<Limits>
+  /** A pool that hands out connections by transaction stands between, such as pgbouncer. */
+  readonly isPooled?: boolean
 }
 
 /**
@@ -33,13 +41,17 @@ const connections = () => 2 * availableParallelism() + 2
  * Connects to `url`, patiently where the database is only slow or still starting; one that does not answer is a
  * StartFailure that names its address, not its password.
  */
-export async function connect(url: string, limits: Partial<typeof usualLimits> = {}): Promise<Database> {
+export async function connect(
+  url: string,
+  { limits = {}, isPooled = false }: ConnectOptions = {},
+): Promise<Database> {
   const sequelize = new Sequelize(url, {
     dialect: 'postgres',
     dialectModule: driver,
     logging: false,
     pool: { max: connections(), idle: 10_000, acquire: 5000 },
-    dialectOptions: { ...usualLimits, ...limits },
+    // Such a pool takes no limits with a connection: `limitRole` leaves them where each connection finds them.
+    dialectOptions: { ...(isPooled ? {} : serverLimits), ...clientLimits, ...limits },
   })
   try {
     await authenticatePatiently(sequelize)
@@ -47,7 +59,21 @@ export async function connect(url: string, limits: Partial<typeof usualLimits> =
     await sequelize.close().catch(() => undefined)
     throw new StartFailure(`The database at ${addressOf(url)} does not answer: ${(error as Error).message}`)
   }
-  return { sequelize, models: defineModels(sequelize), close: () => sequelize.close() }
+  return { sequelize, models: defineModels(sequelize), isPooled, close: () => sequelize.close() }
+}
+
+/**
+ * Leaves the limits of what may take how long with the role by which a pool connects, for this database. Connections that
+ * the pool had open before the very first time know them once it renews them.
+ */
+export async function limitRole({ sequelize }: Database): Promise<void> {
+  const [[{ name } = { name: '' }]] = (await sequelize.query('SELECT current_database() AS name')) as [
+    readonly { readonly name: string }[],
+    unknown,
+  ]
+  const database = sequelize.getQueryInterface().quoteIdentifier(name, true)
+  for (const [limit, ms] of Object.entries(serverLimits))
+    await sequelize.query(`ALTER ROLE CURRENT_USER IN DATABASE ${database} SET ${limit} = ${ms}`)
 }
 
 const tries = 5

@@ -8,18 +8,22 @@ export interface Session {
   readonly sequelize: Sequelize
   /** Null where each statement stands by itself. */
   readonly transaction: Transaction | null
+  /** Whether a connection knows again what it was told before. */
+  readonly remembers: boolean
   /** Does all of it or nothing. Within a transaction it is part of that one. */
   readonly together: <Result>(work: (session: Session) => Promise<Result>) => Promise<Result>
 }
 
-export function openSession({ models, sequelize }: Database): Session {
+export function openSession({ models, sequelize, isPooled }: Database): Session {
+  const remembers = !isPooled
   return {
     models,
     sequelize,
     transaction: null,
+    remembers,
     together: work =>
       sequelize.transaction(transaction => {
-        const inside: Session = { models, sequelize, transaction, together: more => more(inside) }
+        const inside: Session = { models, sequelize, transaction, remembers, together: more => more(inside) }
         return work(inside)
       }),
   }

@@ -1,12 +1,13 @@
 import { changedKinds } from '@snowdrift/core'
 import { setTimeout } from 'node:timers/promises'
+import pLimit from 'p-limit'
 import pg from 'pg'
 import { z } from 'zod'
 import type { Log } from '../log.js'
 import type { Changes, Noted } from './changes.js'
 import { createSeen, type Seen } from './seen.js'
 
-/** Hears of the database what changes, on a connection of its own that is taken up again however often it is cut. */
+/** What follows the database. */
 export interface Listening {
   /** Has every process look now: something was written. */
   readonly nudge: () => void
@@ -31,13 +32,24 @@ const longestTransactionMs = 30_000
 /** Notes are kept so long; whoever could not look for longer has missed some. */
 const notesKeptMs = 3_600_000
 
-export function listenToChanges(url: string, changes: Changes, log: Log): Listening {
+/**
+ * Hears of the database what changes, on a connection of its own that is taken up again however often it is cut. Behind a
+ * pool that changes connections nobody can listen, and what it were told would be others’ from then on: it only looks.
+ */
+export function listenToChanges(
+  url: string,
+  changes: Changes,
+  log: Log,
+  { isPooled = false }: { readonly isPooled?: boolean } = {},
+): Listening {
   const over = new AbortController()
   let seen: Seen | undefined
   let client: pg.Client | undefined
   let lookedAt = performance.now()
   let looking: Promise<void> | undefined
   let isDue = false
+  // A connection does one thing at a time.
+  const inTurn = pLimit(1)
 
   /** One look at a time; who asks meanwhile has another after it. */
   const look = () => {
@@ -53,11 +65,13 @@ export function listenToChanges(url: string, changes: Changes, log: Log): Listen
   }
   const readNew = async (from: pg.Client, known: Seen) => {
     const now = performance.now()
-    const { rows } = await from.query<{ readonly id: string }>(
-      `SELECT id::text, workshop_id AS workshop, kind, row_id AS row, version FROM changes
-       WHERE id > $1 ORDER BY changes.id`,
-      [known.below()],
-    )
+    const read = () =>
+      from.query<{ readonly id: string }>(
+        `SELECT id::text, workshop_id AS workshop, kind, row_id AS row, version FROM changes
+         WHERE id > $1 ORDER BY changes.id`,
+        [known.below()],
+      )
+    const { rows } = await inTurn(read)
     for (const row of rows) if (known.add(row.id, now)) changes.tell(parse(row))
     lookedAt = now
     known.closeGapsBefore(now - longestTransactionMs)
@@ -79,9 +93,11 @@ export function listenToChanges(url: string, changes: Changes, log: Log): Listen
     try {
       // one that is ended while it connects never says whether it did
       await Promise.race([mine.connect(), ended])
-      // Nobody waits for a nudge to be on the disk.
-      await mine.query('SET synchronous_commit = off')
-      await mine.query('LISTEN changes')
+      if (!isPooled) {
+        // Nobody waits for a nudge to be on the disk.
+        await mine.query('SET synchronous_commit = off')
+        await mine.query('LISTEN changes')
+      }
       if (seen && performance.now() - lookedAt > notesKeptMs / 2) changes.tellMissed()
       seen ??= await begin(mine)
       client = mine
@@ -101,9 +117,9 @@ export function listenToChanges(url: string, changes: Changes, log: Log): Listen
     return createSeen(rows[0]?.last ?? '0')
   }
   const forget = () =>
-    client
-      ?.query(`DELETE FROM changes WHERE at < clock_timestamp() - $1 * interval '1 ms'`, [notesKeptMs])
-      .catch((error: unknown) => log.error({ error: String(error) }, 'old notes stay'))
+    inTurn(async () =>
+      client?.query(`DELETE FROM changes WHERE at < clock_timestamp() - $1 * interval '1 ms'`, [notesKeptMs]),
+    ).catch((error: unknown) => log.error({ error: String(error) }, 'old notes stay'))
   const timers = [setInterval(look, lookEveryMs), setInterval(() => void forget(), notesKeptMs / 4)]
   const listening = listen()
   let nudging: NodeJS.Timeout | undefined
@@ -111,7 +127,7 @@ export function listenToChanges(url: string, changes: Changes, log: Log): Listen
     nudge: () => {
       nudging ??= globalThis.setTimeout(() => {
         nudging = undefined
-        client?.query('NOTIFY changes').catch(() => undefined)
+        inTurn(async () => client?.query('NOTIFY changes')).catch(() => undefined)
       }, gatherMs)
     },
     close: async () => {

@@ -44,7 +44,7 @@ export function createArchiveRoutes({ shrinker, now, log }: ArchiveRoutes): Hono
   const inTurn = pLimit(1)
   return new Hono<WorkshopEnv>()
     .get('/', async context => {
-      const { workshop, repositories } = context.var
+      const { workshop, repositories, aged } = context.var
       const query = coverQuery.safeParse(context.req.query())
       if (!query.success)
         return answerProblem(context, {
@@ -57,7 +57,8 @@ export function createArchiveRoutes({ shrinker, now, log }: ArchiveRoutes): Hono
       if (!cover) await noteOf(context, 'archive-taken-out')
       return inTurn(() =>
         withTemporaryFile(async path => {
-          await repositories.snapshot(async inside => {
+          // Of one cover everything is to be in it that was done to it just now.
+          await (cover ? repositories : aged).snapshot(async inside => {
             const wanted = cover && (await coverWith(inside, workshop, cover))
             await writeTo(path, filesOf(inside, workshop, now(), wanted))
           })

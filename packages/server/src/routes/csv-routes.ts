@@ -41,11 +41,11 @@ export function createStashCsvRoutes(): Hono<WorkshopEnv> {
   const inTurn = pLimit(1)
   return new Hono<WorkshopEnv>()
     .get('/', async context => {
-      const { workshop, repositories } = context.var
+      const { workshop, aged } = context.var
       const csv = await inTurn(async () =>
         writeStashCsv(
-          await listAll(page => repositories.materials.list(workshop, page)),
-          await listAll(page => repositories.stash.list(workshop, page)),
+          await listAll(page => aged.materials.list(workshop, page)),
+          await listAll(page => aged.stash.list(workshop, page)),
         ),
       )
       return answerTable(context, csv, 'stash.csv')
@@ -90,8 +90,8 @@ export function createThingsCsvRoutes(): Hono<WorkshopEnv> {
   const inTurn = pLimit(1)
   return new Hono<WorkshopEnv>()
     .get('/', async context => {
-      const { workshop, repositories } = context.var
-      const things = await inTurn(() => listAll(page => repositories.things.list(workshop, page)))
+      const { workshop, aged } = context.var
+      const things = await inTurn(() => listAll(page => aged.things.list(workshop, page)))
       return answerTable(context, writeThingsCsv(things), 'things.csv')
     })
     .post('/', async context => {

@@ -20,5 +20,7 @@ export interface WorkshopEnv {
     /** Who asks, where people sign in. */
     readonly person?: SignedInPerson
     readonly repositories: Repositories
+    /** For reads to which a second of age does no harm, and which would keep others waiting. */
+    readonly aged: Repositories
   }
 }

@@ -88,7 +88,7 @@ interface AnswerBody {
 
 interface TestAppOptions {
   readonly shop?: FabricShop
-  readonly limits?: Parameters<typeof connect>[1]
+  readonly limits?: NonNullable<Parameters<typeof connect>[1]>['limits']
   /** What of its way in is otherwise than at the machine itself. */
   readonly door?: Partial<Door>
   /** What time it is taken to be; the machine’s unless said. */
@@ -126,7 +126,7 @@ function standInSharing(): ShareListener {
 }
 
 export async function createTestApp(url: string, options: TestAppOptions = {}): Promise<TestApp> {
-  const database = await connect(url, options.limits)
+  const database = await connect(url, options.limits && { limits: options.limits })
   await migrate(database.sequelize)
   const now = options.now ?? (() => new Date())
   const repositories = createRepositories(database, { now, newId: randomUUID })

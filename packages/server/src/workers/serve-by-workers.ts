@@ -23,7 +23,7 @@ export async function serveByWorkers({
   metricsPort,
   tell,
 }: ServeByWorkersOptions): Promise<House> {
-  const database = await connect(settings.databaseUrl)
+  const database = await connect(settings.databaseUrl, { isPooled: settings.isPooled })
   try {
     const { repositories, workshop } = await prepare(database, settings.demo)
     const measures = metricsPort !== undefined

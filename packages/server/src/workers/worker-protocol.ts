@@ -4,6 +4,9 @@ import type { Hosting } from '../serve.js'
 /** What a worker is told once it is there. */
 export interface WorkerSettings {
   readonly databaseUrl: string
+  readonly isPooled: boolean
+  readonly listenUrl?: string
+  readonly readUrl?: string
   readonly demo: boolean
   readonly port: number
   readonly dataFolder: string
