@@ -96,6 +96,17 @@ describe('whoever guesses at the account of another', function () {
     expect(await enter(own, 'familiar', passphrase)).to.equal(429)
   })
 
+  it('finds a browser that several people use known to each of them', async () => {
+    await join('first')
+    await join('second')
+    const shared = visitor()
+    for (const name of ['first', 'second']) expect(await enter(shared, name, passphrase)).to.equal(200)
+    await forgetTries()
+    for (let guess = 0; guess < 50; guess++) await enter(visitor(), 'first', 'whatever it may be')
+    expect(await enter(visitor(), 'first', passphrase)).to.equal(429)
+    expect(await enter(shared, 'first', passphrase)).to.equal(200)
+  })
+
   it('does not pass for a known browser at another name', async () => {
     const own = await join('mine')
     await join('yours')

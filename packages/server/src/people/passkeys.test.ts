@@ -145,6 +145,16 @@ describe('passkeys', function () {
     expect((await ada.account()).passkeys).to.have.length(1)
   })
 
+  it('are not taken for another’s by what they are called', async () => {
+    const [mine, yours] = [createAuthenticator(), createAuthenticator()]
+    const victim = await join('victim')
+    await add(victim, mine)
+    const thief = await join('thief')
+    expect((await add(thief, { ...yours, make: mine.make })).status).to.equal(403)
+    const { who } = await enter(mine)
+    expect((await who.account()).signInName).to.equal('victim')
+  })
+
   it('are taken away by their owner only', async () => {
     const ada = await join('taker')
     await add(ada, createAuthenticator())

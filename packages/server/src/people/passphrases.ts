@@ -24,11 +24,11 @@ export function hashPassphrase(passphrase: string): Promise<string> {
 }
 
 /** What a passphrase is compared with that is nobody’s: so that it takes as long, whoever it is said to be of. */
-let nobodys: Promise<string> | undefined
+const nobodys = hash('nobody’s at all', options)
 
 /** Whether it is the passphrase of that hash; of no hash it never is, and takes as long. */
 export async function isPassphrase(passphrase: string, hashed: string | null): Promise<boolean> {
-  const compared = hashed ?? (await (nobodys ??= hashPassphrase('nobody’s at all')))
+  const compared = hashed ?? (await nobodys)
   const fits = await inTurn(() => verify(compared, passphrase, options))
   return fits && hashed !== null
 }

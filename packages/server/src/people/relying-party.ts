@@ -81,6 +81,8 @@ export function createRelyingParty(url: string): RelyingParty {
       }).catch(() => undefined)
       if (!found?.verified) return undefined
       const { id, publicKey, counter, transports = [] } = found.registrationInfo.credential
+      // Whoever makes a key says what it is called: nobody is to take the name of another's.
+      if (await passkeys.findByCredential(id)) return undefined
       return {
         personId: asked.personId,
         credentialId: id,

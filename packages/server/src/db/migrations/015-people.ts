@@ -80,13 +80,12 @@ export async function up(db: QueryInterface, transaction: Transaction): Promise<
   })
   await make('recovery_codes', { person_id: person, code_hash: { ...text, primaryKey: true } })
   await index('recovery_codes', 'person_id')
+  // Several people may use a browser.
   await make('known_browsers', {
-    id,
-    person_id: person,
-    token_hash: { ...text, unique: true },
+    person_id: { ...person, primaryKey: true },
+    token_hash: { ...text, primaryKey: true },
     seen_at: time,
   })
-  await index('known_browsers', 'person_id')
   await make('audit', {
     id: { type: DataTypes.BIGINT, primaryKey: true, autoIncrement: true },
     workshop_id: workshop,

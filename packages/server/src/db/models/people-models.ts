@@ -65,7 +65,6 @@ export interface RecoveryCodeColumns {
 
 /** A browser in which somebody signed in before. */
 export interface KnownBrowserColumns {
-  id: string
   personId: string
   tokenHash: string
   seenAt: Date
@@ -119,7 +118,7 @@ export function definePeople(sequelize: Sequelize): PeopleModels {
     ),
     KnownBrowser: sequelize.define(
       'known_browser',
-      { id: key(), personId: uuid, tokenHash: text, seenAt: time },
+      { personId: key(), tokenHash: { type: text, primaryKey: true }, seenAt: time },
       options,
     ),
   }

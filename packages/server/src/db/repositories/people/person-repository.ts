@@ -33,7 +33,7 @@ const mostBrowsers = 30
 
 export function createPersonRepository(
   { models: { Person, RecoveryCode, KnownBrowser }, transaction, together }: Session,
-  { now, newId }: RepositoryTools,
+  { now }: Pick<RepositoryTools, 'now'>,
 ): PersonRepository {
   const findOne = async (where: Partial<Person>) =>
     ((await Person.findOne({ where, raw: true, transaction })) as Person | null) ?? undefined
@@ -68,14 +68,8 @@ export function createPersonRepository(
       (await RecoveryCode.destroy({ where: { personId, codeHash: hashOf(code) }, transaction })) === 1,
     codesLeft: personId => RecoveryCode.count({ where: { personId }, transaction }),
     meetBrowser: async (personId, known) => {
-      const seenAt = now()
-      if (known !== undefined) {
-        const where = { personId, tokenHash: hashOf(known) }
-        const [met] = await KnownBrowser.update({ seenAt }, { where, transaction })
-        if (met > 0) return known
-      }
-      const token = createSecret()
-      await KnownBrowser.create({ id: newId(), personId, tokenHash: hashOf(token), seenAt }, { transaction })
+      const token = known ?? createSecret()
+      await KnownBrowser.upsert({ personId, tokenHash: hashOf(token), seenAt: now() }, { transaction })
       const rows = await KnownBrowser.findAll({
         where: { personId },
         order: [['seenAt', 'DESC']],
@@ -83,8 +77,8 @@ export function createPersonRepository(
         raw: true,
         transaction,
       })
-      const ids = (rows as unknown as KnownBrowserColumns[]).map(({ id }) => id)
-      await KnownBrowser.destroy({ where: { id: { [Op.in]: ids } }, transaction })
+      const hashes = (rows as unknown as KnownBrowserColumns[]).map(({ tokenHash }) => tokenHash)
+      await KnownBrowser.destroy({ where: { personId, tokenHash: { [Op.in]: hashes } }, transaction })
       return token
     },
     knowsBrowser: async (personId, token) =>
