@@ -6,20 +6,21 @@ import { answers, type OwnServer } from './own-server.js'
 const writers = 20
 const betweenMs = 400
 
-type Kill = 'node' | 'database' | 'both'
+type Kill = 'node' | 'database' | 'both' | 'worker'
 
 /**
- * Kills of node, of its database and of both by turns, while twenty writers save without a pause, each save under a key that
+ * Kills of node, of its database, of both and of one of several processes by turns, while twenty writers save without a pause, each save under a key that
  * is sent again until it is answered. Afterwards every save that was acknowledged must be there, once, and nothing else.
  */
 export async function benchKills(server: OwnServer, kills: number): Promise<void> {
   const going = { on: true }
   const written = Array.from({ length: writers }, () => ({ id: '', acknowledged: 0, sent: 0, odd: 0 }))
   const work = written.map(state => write(server.address, state, going))
+  const kinds: readonly Kill[] = ['node', 'database', 'both', 'worker']
   const back: number[] = []
   for (let n = 0; n < kills; n++) {
     await new Promise(resolve => setTimeout(resolve, betweenMs))
-    back.push(await kill(server, (['node', 'database', 'both'] as const)[n % 3] ?? 'node'))
+    back.push(await kill(server, kinds[n % kinds.length] ?? 'node'))
   }
   going.on = false
   await Promise.all(work)
@@ -54,6 +55,11 @@ export async function benchKills(server: OwnServer, kills: number): Promise<void
 /** Gives how many milliseconds it took until pages were answered again. */
 async function kill(server: OwnServer, what: Kill): Promise<number> {
   const began = performance.now()
+  if (what === 'worker') {
+    if (!(await server.killWorker())) await server.killNode().then(server.start)
+    await answers(server.address)
+    return performance.now() - began
+  }
   if (what !== 'node') await server.killDatabase()
   if (what === 'database') await new Promise(resolve => setTimeout(resolve, 50))
   else {

@@ -10,8 +10,10 @@ export interface OwnServer {
   readonly address: string
   readonly start: () => Promise<void>
   readonly killNode: () => Promise<void>
+  /** One of several processes, where there are; the others go on. False where there is only one. */
+  readonly killWorker: () => Promise<boolean>
   readonly killDatabase: () => Promise<void>
-  /** Megabytes that the process holds. */
+  /** Megabytes that its processes hold together. */
   readonly memoryMb: () => Promise<number>
   readonly remove: () => Promise<void>
 }
@@ -52,15 +54,34 @@ export async function openServer(): Promise<OwnServer> {
       const { pid } = (await findPostmaster(join(folder, 'postgres'))) ?? {}
       if (pid !== undefined) process.kill(pid, 'SIGKILL')
     },
+    killWorker: async () => {
+      const workers = await workersOf(child?.pid)
+      const chosen = workers[Math.floor(Math.random() * workers.length)]
+      if (chosen !== undefined) process.kill(chosen, 'SIGKILL')
+      return chosen !== undefined
+    },
     memoryMb: async () => {
-      const status = await readFile(`/proc/${child?.pid ?? 0}/status`, 'utf8')
-      return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1]) / 1024
+      const held = await Promise.all([child?.pid ?? 0, ...(await workersOf(child?.pid))].map(memoryMbOf))
+      return held.reduce((sum, mb) => sum + mb, 0)
     },
     remove: async () => {
       await gone('SIGTERM')
       await rm(folder, { recursive: true, force: true })
     },
   }
+}
+
+/** The processes that answer for a first one, by their ids; none where it answers itself. */
+async function workersOf(pid = 0): Promise<readonly number[]> {
+  const children = await readFile(`/proc/${pid}/task/${pid}/children`, 'utf8').catch(() => '')
+  const ids = children.trim().split(' ').filter(Boolean).map(Number)
+  const commands = await Promise.all(ids.map(id => readFile(`/proc/${id}/cmdline`, 'utf8').catch(() => '')))
+  return ids.filter((_, at) => commands[at]?.includes('worker-main'))
+}
+
+async function memoryMbOf(pid: number): Promise<number> {
+  const status = await readFile(`/proc/${pid}/status`, 'utf8').catch(() => '')
+  return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1] ?? 0) / 1024
 }
 
 /** Waits until a page of covers is answered. */

@@ -19,7 +19,6 @@ import { listenToChanges } from './live/listen-to-changes.js'
 import { loopbackNames, ownNames } from './reach/own-names.js'
 import { createShareListener, type ShareListener, type ShareOptions } from './reach/share-listener.js'
 import { createMetrics } from './http/metrics.js'
-import { createRelyingParty } from './people/relying-party.js'
 import { createPictureShrinker } from './pictures/shrinker.js'
 
 export interface ServeOptions {
@@ -121,6 +120,8 @@ async function serveFrom(
   const { repositories, workshop } = await prepare(database, options.demo ?? false)
   const shrinker = createPictureShrinker()
   const metrics = metricsPort === undefined && !measures ? undefined : createMetrics()
+  // What asks for passkeys is large, and no server at home needs it.
+  const relyingParty = hosted && (await import('./people/relying-party.js')).createRelyingParty(hosted.origin)
   const closing = new AbortController()
   const changes = createChanges({ now: () => performance.now() })
   const { databaseUrl, isPooled = false, listenUrl } = options
@@ -138,11 +139,8 @@ async function serveFrom(
       door,
       sharing,
       pairingTries: createTries(database.sequelize, 'pairing', pairingLimits),
-      ...(hosted && {
-        accounts: {
-          tries: createTries(database.sequelize, 'enter', enterLimits),
-          relyingParty: createRelyingParty(hosted.origin),
-        },
+      ...(relyingParty && {
+        accounts: { tries: createTries(database.sequelize, 'enter', enterLimits), relyingParty },
       }),
       live: { changes, closing: closing.signal },
       wrote: following.nudge,

@@ -1,6 +1,4 @@
 import { hash, verify, type Options } from '@node-rs/argon2'
-import { ZxcvbnFactory } from '@zxcvbn-ts/core'
-import { dictionary } from '@zxcvbn-ts/language-common'
 import pLimit from 'p-limit'
 
 /** argon2id with 19 MiB and two passes, as its authors and OWASP recommend where many sign in. */
@@ -33,12 +31,19 @@ export async function isPassphrase(passphrase: string, hashed: string | null): P
   return fits && hashed !== null
 }
 
-let guesser: ZxcvbnFactory | undefined
+/** Lists of what is common are large: a server at home, where nobody signs in, never loads them. */
+async function loadGuesser() {
+  const { ZxcvbnFactory } = await import('@zxcvbn-ts/core')
+  const { dictionary } = await import('@zxcvbn-ts/language-common')
+  return new ZxcvbnFactory({ dictionary })
+}
+
+let guesser: ReturnType<typeof loadGuesser> | undefined
 
 /** Why a new passphrase would be guessed, in a sentence; undefined where it would not. `own` is what others know of its owner. */
-export function weaknessOf(passphrase: string, own: readonly string[]): string | undefined {
-  guesser ??= new ZxcvbnFactory({ dictionary })
-  const { score } = guesser.check(passphrase, [...own])
+export async function weaknessOf(passphrase: string, own: readonly string[]): Promise<string | undefined> {
+  guesser ??= loadGuesser()
+  const { score } = (await guesser).check(passphrase, [...own])
   return score >= leastStrength
     ? undefined
     : 'It would be guessed: it is common, repeats itself, or is made of your name. Four or five words that have nothing to do with each other make a good one.'

@@ -69,7 +69,7 @@ export function createAccountRoutes({ tries, relyingParty, now }: AccountRoutes)
       if (!body.ok) return answerProblem(context, body.failure)
       const { person, repositories } = context.var
       const known = await repositories.people.persons.find(person.id)
-      const weak = weaknessIn(body.value.passphrase, [known?.signInName ?? '', person.name])
+      const weak = await weaknessIn(body.value.passphrase, [known?.signInName ?? '', person.name])
       if (weak) return answerProblem(context, weak)
       const passphraseHash = await hashPassphrase(body.value.passphrase)
       await repositories.together(async ({ people }) => {

@@ -69,7 +69,7 @@ export function createEnterRoutes({ tries, relyingParty, log }: EnterRoutes): Ho
       const wait = await tries.take({ address })
       if (wait > 0) return answerProblem(context, { kind: 'too-often', waitSeconds: wait })
       const weak =
-        'passphrase' in joining && weaknessIn(joining.passphrase, [joining.signInName, joining.name])
+        'passphrase' in joining && (await weaknessIn(joining.passphrase, [joining.signInName, joining.name]))
       if (weak) return answerProblem(context, weak)
       return orRefused(context, async () => {
         const { repositories } = context.var
@@ -127,7 +127,7 @@ export function createEnterRoutes({ tries, relyingParty, log }: EnterRoutes): Ho
       const counted = { address, name: `${address} ${signInName}` }
       const wait = await tries.take(counted)
       if (wait > 0) return answerProblem(context, { kind: 'too-often', waitSeconds: wait })
-      const weak = weaknessIn(passphrase, [signInName])
+      const weak = await weaknessIn(passphrase, [signInName])
       if (weak) return answerProblem(context, weak)
       // Reckoned whoever it is, so that nobody can tell by the time whether there is such a one.
       const passphraseHash = await hashPassphrase(passphrase)
@@ -194,8 +194,8 @@ function noteFailure({ audit }: PeopleRepositories, person: string | undefined, 
     .catch((error: unknown) => log.error({ error: String(error) }, 'a failed sign-in is not noted'))
 }
 
-export function weaknessIn(passphrase: string, own: readonly string[]): Failure | undefined {
-  const weakness = weaknessOf(passphrase, own)
+export async function weaknessIn(passphrase: string, own: readonly string[]): Promise<Failure | undefined> {
+  const weakness = await weaknessOf(passphrase, own)
   return weakness === undefined ? undefined : unreadable('passphrase', weakness)
 }
 

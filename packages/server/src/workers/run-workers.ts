@@ -10,7 +10,8 @@ export interface Workers {
 
 interface RunOptions {
   readonly count: number
-  readonly settings: WorkerSettings
+  /** Once there is something to serve; the first process comes up meanwhile. */
+  readonly settings: Promise<WorkerSettings>
   readonly tell: (news: string) => void
 }
 
@@ -33,7 +34,8 @@ export async function runWorkers({ count, settings, tell }: RunOptions): Promise
     return new Promise((resolve, reject) => {
       worker.on('message', (message: unknown) => {
         if (!isFromWorker(message)) return
-        if (message.snowdrift === 'awaits') send(worker, { snowdrift: 'serve', name, settings })
+        if (message.snowdrift === 'awaits')
+          settings.then(known => send(worker, { snowdrift: 'serve', name, settings: known }), reject)
         else if (message.snowdrift === 'serves') resolve()
         else reject(new StartFailure(message.message))
       })
@@ -56,9 +58,13 @@ export async function runWorkers({ count, settings, tell }: RunOptions): Promise
     await Promise.all([...running.values()].map(stop))
   }
   try {
-    await Promise.all(
-      Array.from({ length: count }, (_, number) => begin(`worker-${String(number + 1).padStart(2, '0')}`)),
+    // The first alone: it answers while the others, which would only take the cores from it, come up.
+    const [first = '', ...others] = Array.from(
+      { length: count },
+      (_, number) => `worker-${String(number + 1).padStart(2, '0')}`,
     )
+    await begin(first)
+    await Promise.all(others.map(begin))
   } catch (error) {
     await close()
     throw error

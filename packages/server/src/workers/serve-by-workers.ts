@@ -25,9 +25,13 @@ export async function serveByWorkers({
 }: ServeByWorkersOptions): Promise<House> {
   const database = await connect(settings.databaseUrl, { isPooled: settings.isPooled })
   try {
-    const { repositories, workshop } = await prepare(database, settings.demo)
     const measures = metricsPort !== undefined
-    const workers = await runWorkers({ count, settings: { ...settings, measures }, tell })
+    const preparing = prepare(database, settings.demo)
+    const known = preparing.then(() => ({ ...settings, measures }))
+    const [workers, { repositories, workshop }] = await Promise.all([
+      runWorkers({ count, settings: known, tell }),
+      preparing,
+    ])
     const read = measures
       ? await listen(createGatheredMetrics().fetch, { port: metricsPort, stopWithinMs: 1000 })
       : undefined
