@@ -1,14 +1,10 @@
 import type {
-  ColumnMatch,
   CoverBody,
   CoverRow,
   CuttingRow,
-  MaterialBody,
   MaterialRow,
   MakingRow,
-  ObjectKind,
   Page,
-  RuleBody,
   RuleRow,
   SettingsRow,
   StashPieceRow,
@@ -19,7 +15,6 @@ import type {
 import { createApi } from '@reduxjs/toolkit/query/react'
 import type { Pending } from '../drafts/draft'
 import { idOf, kindOf, kinds, type Kind, type Ref, type RowOf } from '../drafts/kinds'
-import type { TableToImport } from '../parts/table-import/ImportTable'
 import { allPages } from './all-pages'
 import { basedOn, createBaseQuery, keyHeader } from './base-query'
 
@@ -27,15 +22,6 @@ import { basedOn, createBaseQuery, keyHeader } from './base-query'
 export interface New<Body> {
   readonly id: string
   readonly body: Body
-}
-
-export interface Imported {
-  readonly added: number
-  /** Materials of the table that were there already, and pieces more of those. */
-  readonly known: number
-  readonly pieces: number
-  /** How the table was read, where it was not in the usual way of writing. */
-  readonly readAs?: string
 }
 
 export interface Deleted {
@@ -54,9 +40,6 @@ export const paged = {
 
 const addressOf = (ref: Ref) => kinds[kindOf(ref)].addressOf(idOf(ref))
 export const itemsOf = <Row>({ items }: Page<Row>) => items
-
-export const matchOf = (columns: ColumnMatch | undefined) =>
-  columns ? { columns: JSON.stringify(columns) } : {}
 
 /** Every kind of row that the server has. */
 export const rowTags = [
@@ -141,10 +124,6 @@ export const api = createApi({
       query: ({ id, version }) => ({ url: `/covers/${id}`, method: 'DELETE', headers: basedOn(version) }),
       invalidatesTags: ['Covers'],
     }),
-    restoreCover: build.mutation<CoverRow, string>({
-      query: id => ({ url: `/covers/${id}/restore`, method: 'POST' }),
-      invalidatesTags: ['Covers'],
-    }),
     things: build.infiniteQuery<Page<ThingRow>, void, string>({
       query: ({ pageParam }) => `/things?limit=${pageSize}${pageParam && `&after=${pageParam}`}`,
       infiniteQueryOptions: paged,
@@ -159,49 +138,13 @@ export const api = createApi({
       query: ({ id, version }) => ({ url: `/things/${id}`, method: 'DELETE', headers: basedOn(version) }),
       invalidatesTags: ['Things'],
     }),
-    restoreThing: build.mutation<ThingRow, string>({
-      query: id => ({ url: `/things/${id}/restore`, method: 'POST' }),
-      invalidatesTags: ['Things'],
-    }),
     materials: build.query<readonly MaterialRow[], void>({
       queryFn: allPages('/materials', itemsOf<MaterialRow>),
       providesTags: ['Materials'],
     }),
-    createMaterial: build.mutation<MaterialRow, MaterialBody>({
-      query: body => ({ url: '/materials', method: 'POST', body }),
-      invalidatesTags: ['Materials', 'History'],
-    }),
-    deleteMaterial: build.mutation<MaterialRow, Deleted>({
-      query: ({ id, version }) => ({ url: `/materials/${id}`, method: 'DELETE', headers: basedOn(version) }),
-      invalidatesTags: ['Materials', 'History'],
-    }),
-    restoreMaterial: build.mutation<MaterialRow, string>({
-      query: id => ({ url: `/materials/${id}/restore`, method: 'POST' }),
-      invalidatesTags: ['Materials', 'History'],
-    }),
     rules: build.query<readonly RuleRow[], void>({
       queryFn: allPages('/rules', itemsOf<RuleRow>),
       providesTags: ['Rules'],
-    }),
-    createRule: build.mutation<RuleRow, RuleBody>({
-      query: body => ({ url: '/rules', method: 'POST', body }),
-      invalidatesTags: ['Rules'],
-    }),
-    deleteRule: build.mutation<RuleRow, Deleted>({
-      query: ({ id, version }) => ({ url: `/rules/${id}`, method: 'DELETE', headers: basedOn(version) }),
-      invalidatesTags: ['Rules'],
-    }),
-    importThings: build.mutation<
-      Pick<Imported, 'added' | 'known'>,
-      TableToImport & { readonly kind: ObjectKind }
-    >({
-      query: ({ table, columns, kind }) => ({
-        url: '/things.csv',
-        params: { kind, ...matchOf(columns) },
-        method: 'POST',
-        body: table,
-      }),
-      invalidatesTags: ['Things'],
     }),
     stashPieces: build.query<readonly StashPieceRow[], void>({
       queryFn: allPages('/stash/pieces', itemsOf<StashPieceRow>),
@@ -230,20 +173,12 @@ export const {
   useCoversByIdQuery,
   useCreateCoverMutation,
   useDeleteCoverMutation,
-  useRestoreCoverMutation,
   useThingsInfiniteQuery,
   useThingQuery,
   useCreateThingMutation,
   useDeleteThingMutation,
-  useRestoreThingMutation,
-  useCreateRuleMutation,
-  useDeleteRuleMutation,
   useMaterialsQuery,
   useRulesQuery,
-  useCreateMaterialMutation,
-  useDeleteMaterialMutation,
-  useRestoreMaterialMutation,
-  useImportThingsMutation,
   useStashPiecesQuery,
   useCuttingsQuery,
   useLazySettingsQuery,

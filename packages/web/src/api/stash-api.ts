@@ -1,5 +1,6 @@
 import type {
   CutBody,
+  MaterialBody,
   MaterialRow,
   Page,
   Role,
@@ -10,12 +11,21 @@ import type {
   TakeBody,
 } from '@snowdrift/core'
 import type { TableToImport } from '../parts/table-import/ImportTable'
-import { api, matchOf, paged, type Deleted, type Imported } from './api'
+import { api, paged, type Deleted } from './api'
 import { basedOn } from './base-query'
+import { matchOf, type Imported } from './imported'
 
 /** What is done with the stash. */
 const stashApi = api.injectEndpoints({
   endpoints: build => ({
+    createMaterial: build.mutation<MaterialRow, MaterialBody>({
+      query: body => ({ url: '/materials', method: 'POST', body }),
+      invalidatesTags: ['Materials', 'History'],
+    }),
+    deleteMaterial: build.mutation<MaterialRow, Deleted>({
+      query: ({ id, version }) => ({ url: `/materials/${id}`, method: 'DELETE', headers: basedOn(version) }),
+      invalidatesTags: ['Materials', 'History'],
+    }),
     history: build.infiniteQuery<Page<StashEventRow>, string, string>({
       query: ({ queryArg, pageParam }) =>
         `/materials/${queryArg}/history?limit=50${pageParam && `&after=${pageParam}`}`,
@@ -44,10 +54,6 @@ const stashApi = api.injectEndpoints({
         method: 'DELETE',
         headers: basedOn(version),
       }),
-      invalidatesTags: ['Stash', 'History'],
-    }),
-    restoreStashPiece: build.mutation<StashPieceRow, string>({
-      query: id => ({ url: `/stash/pieces/${id}/restore`, method: 'POST' }),
       invalidatesTags: ['Stash', 'History'],
     }),
     reservePieces: build.mutation<unknown, TakeBody>({
@@ -82,11 +88,12 @@ const stashApi = api.injectEndpoints({
 })
 
 export const {
+  useCreateMaterialMutation,
+  useDeleteMaterialMutation,
   useHistoryInfiniteQuery,
   useAddStashPieceMutation,
   useChangeStashPieceMutation,
   useRemoveStashPieceMutation,
-  useRestoreStashPieceMutation,
   useReservePiecesMutation,
   useReleasePiecesMutation,
   useCutPiecesMutation,

@@ -4,7 +4,7 @@ import { keepingWords } from '../drafts/saving-words'
 import { Button } from '../parts/Button'
 
 /** Says that this device does not keep unsaved work, and what that means; until it is dismissed. */
-export default function KeepingNote({ keeping }: { readonly keeping: NonNullable<Keeping> }) {
+export function KeepingNote({ keeping }: { readonly keeping: NonNullable<Keeping> }) {
   const [dismissed, setDismissed] = useState<typeof keeping>()
   if (keeping === dismissed) return null
   return (

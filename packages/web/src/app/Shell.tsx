@@ -3,8 +3,9 @@ import { Link, Outlet, useLocation, useNavigate } from 'react-router'
 import { BookOpenCheck, CalendarClock, Keyboard, Layers2, Settings } from 'lucide-react'
 import { buttonLooks, buttonShape } from '../parts/Button'
 import { IconButton } from '../parts/IconButton'
+import { KeepingNote } from './KeepingNote'
 import { OnceSettled } from './OnceSettled'
-import { loadPairScreen, peopleScreens } from './screens'
+import { loadLooksOnNote, loadPairScreen, loadUndoDelete, peopleScreens } from './screens'
 import type { ShutOut } from './server-slice'
 import { useAppSelector, useAppStore } from './store'
 import { isTyping } from './shortcuts'
@@ -15,9 +16,8 @@ const insteadOf = {
   'signed-out': lazy(async () => ({ default: (await peopleScreens.loadSignIn()).Screen })),
   'no-workshop': lazy(() => import('../screens/enter/NoWorkshop')),
 } as const satisfies Readonly<Record<ShutOut, unknown>>
-const KeepingNote = lazy(() => import('./KeepingNote'))
-const LooksOnNote = lazy(() => import('./LooksOnNote'))
-const UndoDelete = lazy(() => import('./UndoDelete'))
+const LooksOnNote = lazy(loadLooksOnNote)
+const UndoDelete = lazy(loadUndoDelete)
 const ShortcutsDialog = lazy(() => import('./ShortcutsDialog'))
 const WaitsElsewhere = lazy(() => import('./WaitsElsewhere'))
 const TapeBar = lazy(() => import('../devices/tape/TapeBar'))
@@ -87,10 +87,12 @@ export function Shell() {
           <span className="max-sm:sr-only">Settings</span>
         </Link>
       </header>
-      <Suspense>
-        {keeping && <KeepingNote keeping={keeping} />}
-        {looksOn && <LooksOnNote />}
-      </Suspense>
+      {keeping && <KeepingNote keeping={keeping} />}
+      {looksOn && (
+        <Suspense>
+          <LooksOnNote />
+        </Suspense>
+      )}
       <div id="main" className="flex flex-1 flex-col">
         <OnceSettled>
           <Outlet />

@@ -1,6 +1,10 @@
 import { Undo2 } from 'lucide-react'
-import { useRestoreCoverMutation, useRestoreMaterialMutation, useRestoreThingMutation } from '../api/api'
-import { useRestoreStashPieceMutation } from '../api/stash-api'
+import {
+  useRestoreCoverMutation,
+  useRestoreMaterialMutation,
+  useRestoreThingMutation,
+} from '../api/restore-api'
+import { useRestoreStashPieceMutation } from '../api/restore-api'
 import { useRestoreMakeMutation } from '../api/log-api'
 import { describeError } from '../api/describe-error'
 import { Button } from '../parts/Button'

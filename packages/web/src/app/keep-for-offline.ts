@@ -1,4 +1,4 @@
-import { loadScreens } from './screens'
+import { loadAhead } from './screens'
 
 /** Loads the other screens when there is time, and lets the service worker keep what was loaded. */
 export function keepForOffline(): void {
@@ -10,7 +10,7 @@ export function keepForOffline(): void {
 async function register(container: ServiceWorkerContainer): Promise<void> {
   await container.register('/service-worker.js')
   const { active } = await container.ready
-  await Promise.all(loadScreens.map(load => load()))
+  await Promise.all(loadAhead.map(load => load()))
   active?.postMessage({ keep: loadedFiles() })
 }
 

@@ -30,7 +30,12 @@ export const screens = {
   loadFolded,
   loadPractice,
 }
-export const loadScreens = Object.values(screens)
+
+/** What is shown when it is needed and not before; by then the server may be away. */
+export const loadUndoDelete = () => import('./UndoDelete')
+export const loadLooksOnNote = () => import('./LooksOnNote')
+
+export const loadAhead = [...Object.values(screens), loadUndoDelete, loadLooksOnNote] as const
 
 /** Where people sign in; not loaded with the others. */
 export const peopleScreens = {

@@ -1,6 +1,6 @@
 import { objectKinds, thingsTable, type ObjectKind } from '@snowdrift/core'
 import { useState } from 'react'
-import { useImportThingsMutation } from '../../api/api'
+import { useImportThingsMutation } from '../../api/things-api'
 import { SelectField } from '../../parts/SelectField'
 import { ImportTable } from '../../parts/table-import/ImportTable'
 import { kindWords } from '../../views/kind-words'

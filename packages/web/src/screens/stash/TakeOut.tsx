@@ -1,6 +1,6 @@
 import type { MaterialRow } from '@snowdrift/core'
 import { Trash2 } from 'lucide-react'
-import { useDeleteMaterialMutation } from '../../api/api'
+import { useDeleteMaterialMutation } from '../../api/stash-api'
 import { describeError } from '../../api/describe-error'
 import { deleted } from '../../app/deleted-slice'
 import { useAppDispatch } from '../../app/store'

@@ -1,6 +1,10 @@
 import { boughtCloth, formatLength, type Layout, type LeftOver } from '@snowdrift/core'
 import { Lock, LockOpen, Scissors } from 'lucide-react'
-import { useCutPiecesMutation, useReleasePiecesMutation, useReservePiecesMutation } from '../../../api/stash-api'
+import {
+  useCutPiecesMutation,
+  useReleasePiecesMutation,
+  useReservePiecesMutation,
+} from '../../../api/stash-api'
 import { describeError } from '../../../api/describe-error'
 import { Button } from '../../../parts/Button'
 import { useCover } from '../cover-context'

@@ -1,6 +1,6 @@
 import type { CoverFile, RuleBody, RuleRow } from '@snowdrift/core'
 import { useState } from 'react'
-import { useCreateRuleMutation, useDeleteRuleMutation } from '../../../api/api'
+import { useCreateRuleMutation, useDeleteRuleMutation } from '../../../api/rules-api'
 import { describeError } from '../../../api/describe-error'
 import { Button } from '../../../parts/Button'
 import { controlLook, Field } from '../../../parts/Field'
