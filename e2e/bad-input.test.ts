@@ -26,7 +26,8 @@ describe('bad input', function () {
     await page.goto(`${site.address()}${address}/measure`)
     const picture = () =>
       page.$eval('[data-picture="strip"] svg', svg => svg.outerHTML.replace(/«[^»]*»|_r_\w+_/g, ''))
-    await page.waitForSelector('[data-picture="strip"] svg')
+    // the cloth comes a moment after the cover
+    await page.waitForSelector('[data-picture="strip"] svg.on-cloth')
     const before = await picture()
     const cases = [
       ['8 3/4 bananas', 'Read 8 3/4 in “8 3/4 bananas”, but “bananas” is no unit'],
@@ -49,7 +50,7 @@ describe('bad input', function () {
     await page.goBack()
     expect(await valueOf(page, 'Width')).to.equal('nine')
     await fill(page, 'Width', '6 5/8')
-    await page.waitForSelector('[data-picture="strip"] svg')
+    await page.waitForSelector('[data-picture="strip"] svg.on-cloth')
     expect(await picture()).to.equal(before)
   })
 
