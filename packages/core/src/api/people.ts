@@ -50,8 +50,6 @@ export interface Account {
   readonly sessions: readonly SignedIn[]
   readonly recoveryCodesLeft: number
   readonly workshops: readonly Membership[]
-  /** Until when what is hard to take back may be done without another proof. */
-  readonly confirmedUntil: string
 }
 
 export interface Passkey {

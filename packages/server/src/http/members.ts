@@ -23,7 +23,7 @@ export const ownersOnly: MiddlewareHandler<PersonEnv> = async (context, next) =>
   context.var.person.workshop?.role === 'owner' ? next() : answerProblem(context, { kind: 'owners-only' })
 
 /** So long somebody is taken at their word. */
-export const confirmedMs = 10 * 60_000
+const confirmedMs = 10 * 60_000
 
 /** What is hard to take back is done only by whoever proved a short while ago that it is they. */
 export function confirmed(now: () => Date): MiddlewareHandler<PersonEnv> {

@@ -1,7 +1,7 @@
 import type { MiddlewareHandler } from 'hono'
-import { accountOf } from './account-of.js'
 import { keptForHeader, looksOnHeader, mayRoleChange } from '@snowdrift/core'
 import type { WorkshopEnv } from '../routes/workshop.js'
+import { accountOf } from './account-of.js'
 
 /** What a device may keep for when the server is away: rows and their pictures, and nothing that is made from them. */
 export const keptPaths = [

@@ -52,7 +52,6 @@ describe('somebody about themselves', function () {
     expect((await dora.ask('POST', '/api/account/codes')).status).to.equal(403)
     expect((await dora.ask('POST', '/api/account/confirm', { passphrase })).status).to.equal(200)
     expect((await dora.ask('POST', '/api/account/codes')).status).to.equal(201)
-    expect(Date.parse((await dora.account()).confirmedUntil)).to.be.above(Date.now())
   })
 
   it('changes their passphrase: other places are out, this one has another token', async () => {

@@ -10,7 +10,7 @@ import { Hono, type Context } from 'hono'
 import { z } from 'zod'
 import { readPasskey } from '../db/repositories/people/passkey-repository.js'
 import { readBody } from '../http/body.js'
-import { confirmed, confirmedMs } from '../http/members.js'
+import { confirmed } from '../http/members.js'
 import { answerProblem } from '../http/problems.js'
 import { orRefused, Refused } from '../http/refused.js'
 import { sessionCookie } from '../http/secret-cookies.js'
@@ -203,7 +203,6 @@ async function accountOf(context: Context<PersonEnv>): Promise<Account> {
     sessions: places,
     recoveryCodesLeft: codes,
     workshops,
-    confirmedUntil: new Date(person.confirmedAt.getTime() + confirmedMs).toISOString(),
   }
 }
 

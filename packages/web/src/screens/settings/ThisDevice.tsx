@@ -1,15 +1,13 @@
 import type { PairedDevice } from '@snowdrift/core'
 import { useState } from 'react'
 import { useSendAwayMutation } from '../../api/devices-api'
-import { leaveDevice } from '../../app/leave-device'
-import { useAppSelector } from '../../app/store'
+import { LeaveDialog } from '../../app/LeaveDialog'
 import { Button } from '../../parts/Button'
-import { Modal } from '../../parts/Modal'
-import { Trouble } from '../../parts/Trouble'
 
 /** A device about itself: what it is called, what its address does not allow it, and how it leaves. */
 export function ThisDevice({ device }: { readonly device: PairedDevice }) {
   const [asks, setAsks] = useState(false)
+  const [sendAway] = useSendAwayMutation()
   return (
     <>
       <p>
@@ -26,47 +24,16 @@ export function ThisDevice({ device }: { readonly device: PairedDevice }) {
       <div>
         <Button onClick={() => setAsks(true)}>Leave with this device …</Button>
       </div>
-      {asks && <Leave device={device} onClose={() => setAsks(false)} />}
+      {asks && (
+        <LeaveDialog
+          title="Leave with this device"
+          words="To come in again it needs a new code."
+          act="Leave"
+          letGo={() => sendAway(device.id)}
+          to="/pair"
+          onClose={() => setAsks(false)}
+        />
+      )}
     </>
-  )
-}
-
-interface LeaveProps {
-  readonly device: PairedDevice
-  readonly onClose: () => void
-}
-
-function Leave({ device, onClose }: LeaveProps) {
-  const unsaved = useAppSelector(
-    ({ drafts }) => Object.values(drafts).filter(draft => draft?.dirty || draft?.pending).length,
-  )
-  const [sendAway, { isLoading, error }] = useSendAwayMutation()
-  const leave = async () => {
-    const { error: refused } = await sendAway(device.id)
-    if (refused) return
-    await leaveDevice()
-    location.replace('/pair')
-  }
-  return (
-    <Modal title="Leave with this device" open onClose={onClose}>
-      <div className="grid gap-4">
-        <p>Everything that it keeps of the workshop is taken off it. To come in again it needs a new code.</p>
-        {unsaved > 0 && (
-          <Trouble>
-            {unsaved === 1 ? 'Something' : `${unsaved} things`} changed here {unsaved === 1 ? 'is' : 'are'}{' '}
-            not saved yet, and would be lost.
-          </Trouble>
-        )}
-        <Trouble error={error} />
-        <div className="flex gap-3">
-          <Button look={unsaved > 0 ? 'plain' : 'act'} disabled={isLoading} onClick={() => void leave()}>
-            Leave
-          </Button>
-          <Button look="quiet" onClick={onClose}>
-            Stay
-          </Button>
-        </div>
-      </div>
-    </Modal>
   )
 }
