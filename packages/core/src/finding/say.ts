@@ -25,7 +25,8 @@ export function sayProperly(unit: Unit): Saying {
 }
 
 function saying(unit: Unit, style: 'plain' | 'proper'): Saying {
-  return Object.assign((length: Length) => sayLength(length, unit, style), {
+  const nothing = formatLength(zero, unit, { style, finest })
+  return Object.assign((length: Length) => sayLength(length, { unit, style, nothing }), {
     thin: sayThickness,
     amounts: (words: string) => sayAmounts(words, unit, style),
   })
@@ -38,10 +39,16 @@ export function sayThickness(length: Length): string {
 
 const finest = 32
 
-function sayLength(length: Length, unit: Unit, style: 'plain' | 'proper'): string {
+interface Manner {
+  readonly unit: Unit
+  readonly style: 'plain' | 'proper'
+  /** How no length at all is said. */
+  readonly nothing: string
+}
+
+function sayLength(length: Length, { unit, style, nothing }: Manner): string {
   const text = formatLength(length, unit, { style, finest })
-  const isSayable = length === zero || text !== formatLength(zero, unit, { style, finest })
-  if (isSayable) return text
+  if (length === zero || text !== nothing) return text
   if (unit !== 'in') return formatLength(absolute(length), 'mm', { style })
   return `under ${formatLength(inches(1 / finest), unit, { style, finest })}`
 }

@@ -28,12 +28,14 @@ export function formatLength(
 function formatInches(length: Length, style: 'plain' | 'proper', finest: number): string {
   const parts = Math.round(Math.abs(toInches(length)) * finest)
   const whole = Math.floor(parts / finest)
-  const [top, bottom] = lowestTerms(parts % finest, finest)
   const slash = style === 'proper' ? fractionSlash : '/'
   const space = style === 'proper' ? noBreakSpace : ' '
-  const fraction = top === 0 ? '' : `${top}${slash}${bottom}`
-  const digits = whole === 0 && fraction ? fraction : [String(whole), fraction].filter(Boolean).join(space)
-  return signOf(length, parts, style) + digits
+  const over = parts % finest
+  const sign = signOf(length, parts, style)
+  if (over === 0) return `${sign}${whole}`
+  const shared = largestPowerOfTwoIn(over)
+  const fraction = `${over / shared}${slash}${finest / shared}`
+  return sign + (whole === 0 ? fraction : `${whole}${space}${fraction}`)
 }
 
 function formatDecimal(length: Length, unit: 'cm' | 'mm', style: 'plain' | 'proper'): string {
@@ -48,8 +50,7 @@ function signOf(length: Length, shown: number, style: 'plain' | 'proper'): strin
   return style === 'proper' ? minus : '-'
 }
 
-function lowestTerms(top: number, bottom: number): readonly [number, number] {
-  let [t, b] = [top, bottom]
-  while (t > 0 && t % 2 === 0 && b % 2 === 0) [t, b] = [t / 2, b / 2]
-  return [t, b]
+/** The largest that divides it: what is left of its bits is the lowest. */
+function largestPowerOfTwoIn(count: number): number {
+  return count & -count
 }

@@ -43,6 +43,6 @@ export interface Draft extends Pick<Step, 'id' | 'kind' | 'place' | 'minutes' | 
 }
 
 /** Whether a step stands there. */
-export function turnsAt({ turn }: Pick<Draft, 'turn'>, at: Turn): boolean {
+export function turnsAt({ turn }: { readonly turn?: Draft['turn'] | undefined }, at: Turn): boolean {
   return typeof turn === 'string' ? turn === at : (turn?.includes(at) ?? false)
 }

@@ -1,30 +1,59 @@
-import type { Assembled } from './assembled.js'
 import { comingBackMinutes, roundMinutes, setUpMinutes } from './minutes.js'
-import type { WorkPlace } from './step.js'
+import type { Step, WorkPlace } from './step.js'
+
+type Placed = Pick<Step, 'id' | 'needs' | 'place'> & { readonly within?: number | undefined }
 
 /**
  * One right order: what must follow at once follows at once; else what can be done at the place where one is, then what
  * was written first.
  */
-export function inOrder<S extends Pick<Assembled, 'id' | 'needs' | 'place' | 'within'>>(
-  steps: readonly S[],
-): readonly S[] {
-  const done = new Set<string>()
-  const left = [...steps]
+export function inOrder<S extends Placed>(steps: readonly S[]): readonly S[] {
+  const followers = followersOf(steps)
+  const unmet = steps.map(({ needs }) => needs.length)
   const order: S[] = []
-  while (left.length > 0) {
-    const last = order.at(-1)
-    const ready = left.filter(({ needs }) => needs.every(need => done.has(need)))
-    const next =
-      (last?.within !== undefined ? ready.find(({ needs }) => needs.includes(last.id)) : undefined) ??
-      ready.find(({ place }) => place === last?.place) ??
-      ready[0]
-    if (!next) throw new Error(`No step can be done next of ${left.map(({ id }) => id).join(', ')}`)
+  while (order.length < steps.length) {
+    const at = nextOf(steps, unmet, order.at(-1))
+    const next = steps[at]
+    if (!next) throw new Error(`No step can be done next of ${leftOf(steps, unmet).join(', ')}`)
     order.push(next)
-    left.splice(left.indexOf(next), 1)
-    done.add(next.id)
+    unmet[at] = taken
+    for (const follower of followers.get(next.id) ?? []) unmet[follower] = (unmet[follower] ?? 0) - 1
   }
   return order
+}
+
+/** What a step that has its place in the order still waits for. */
+const taken = -1
+
+/** By step, where those stand that need it: once for each time that they name it. */
+function followersOf(steps: readonly Placed[]): ReadonlyMap<string, readonly number[]> {
+  const followers = new Map<string, number[]>()
+  steps.forEach(({ needs }, at) => {
+    for (const need of needs) {
+      const known = followers.get(need)
+      if (known) known.push(at)
+      else followers.set(need, [at])
+    }
+  })
+  return followers
+}
+
+/** Where the next step stands among those that wait for nothing more; −1 where all wait. */
+function nextOf(steps: readonly Placed[], unmet: readonly number[], last: Placed | undefined): number {
+  let first = -1
+  let near = -1
+  for (let at = 0; at < steps.length; at += 1) {
+    const step = steps[at]
+    if (!step || unmet[at] !== 0) continue
+    if (last?.within !== undefined && step.needs.includes(last.id)) return at
+    if (near < 0 && step.place === last?.place) near = at
+    if (first < 0) first = at
+  }
+  return near < 0 ? first : near
+}
+
+function leftOf(steps: readonly Placed[], unmet: readonly number[]): readonly string[] {
+  return steps.flatMap(({ id }, at) => (unmet[at] === taken ? [] : [id]))
 }
 
 /** Set-up before each step of an order: the first at a place, coming back to one, nothing where one stays. */

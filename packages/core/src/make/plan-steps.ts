@@ -2,7 +2,6 @@ import { namePiece } from '../extras/name-piece.js'
 import type { ExtraWork } from '../extras/contract.js'
 import { lower } from '../extras/put-on.js'
 import { extraSteps } from '../extras/steps-registry.js'
-import type { FamilyOptions, Work } from '../families/contract.js'
 import { familySteps } from '../families/steps-registry.js'
 import type { AddedExtra, Cover } from '../file/cover.js'
 import type { Saying } from '../finding/say.js'
@@ -14,6 +13,7 @@ import { jobFor, type Plan } from '../plan/plan.js'
 import { assemble, cutId, type Assembled } from './assembled.js'
 import { backing } from './backing.js'
 import { beginning } from './beginning.js'
+import { has, type Bench } from './bench.js'
 import { turnsAt, type Draft } from './draft.js'
 import type { Hands } from './hands.js'
 import { lastCallsOf, type LastCall } from './last-calls.js'
@@ -61,9 +61,7 @@ export function assembleSteps(
   { say, hands }: { say: Saying; hands: Hands },
 ): readonly Assembled[] {
   const job = jobFor(cover)
-  const work: Work<FamilyOptions> = {
-    job,
-    made: plan,
+  const bench: Bench = {
     pieces: plan.pieces,
     notions: plan.notions,
     stack: job.stack,
@@ -76,7 +74,7 @@ export function assembleSteps(
   const { family, extras } = cover
   const { traits } = family
   const glued = traits.includes('glued')
-  const own = stepsOf(familySteps, family.id)(work)
+  const own = stepsOf(familySteps, family.id)({ ...bench, job, made: plan })
   const held = own.some(draft => turnsAt(draft, 'folds')) ? 'edge' : 'seam'
   const brought = {
     pieces: byExtra(plan.pieces, plan.extraPieces),
@@ -90,18 +88,18 @@ export function assembleSteps(
           stepsOf(
             extraSteps,
             extra.extra.type,
-          )(workOfExtra({ work, plan, extra, index, held, traits, ...brought })),
+          )(workOfExtra({ bench, cover, plan, extra, index, held, ...brought })),
         ]
       : [],
   )
   const drafts = [
-    ...beginning(work, {
+    ...beginning(bench, {
       cover: cover.name,
       object: cover.object,
       isWashed: traits.includes('seamed'),
       nameOf: namePiece,
     }),
-    ...backing(work, {
+    ...backing(bench, {
       seamed: traits.includes('seamed'),
       glued,
       pieced: cover.pieced,
@@ -122,43 +120,41 @@ function stepsOf<Steps>(registry: Readonly<Record<string, Steps>>, name: string)
 }
 
 interface OneExtra {
-  readonly work: Work<FamilyOptions>
+  readonly bench: Bench
+  readonly cover: Cover
   readonly plan: Plan
   readonly extra: AddedExtra
   readonly index: number
   readonly held: 'seam' | 'edge'
-  readonly traits: Cover['family']['traits']
   readonly pieces: ReadonlyMap<number, readonly Piece[]>
   readonly notions: ReadonlyMap<number, readonly Notion[]>
   readonly placed: ReadonlyMap<number, Plan['placed']>
   readonly notes: ReadonlyMap<number, Plan['notes']>
 }
 
-function workOfExtra({
-  work,
-  plan,
-  extra,
-  index,
-  held,
-  traits,
-  pieces,
-  notions,
-  placed: places,
-  notes,
-}: OneExtra): ExtraWork<Readonly<Record<string, unknown>>> {
-  const [placed] = places.get(index) ?? []
+/** Written out, not spread from the bench: a record that grows name by name costs seven times the room of one that is whole. */
+function workOfExtra(one: OneExtra): ExtraWork<Readonly<Record<string, unknown>>> {
+  const { bench, cover, plan, extra, index, held } = one
+  const [placed] = one.placed.get(index) ?? []
   return {
-    ...work,
+    pieces: bench.pieces,
+    notions: bench.notions,
+    stack: bench.stack,
+    cutFrom: bench.cutFrom,
+    unit: bench.unit,
+    seam: bench.seam,
+    say: bench.say,
+    hands: bench.hands,
     options: extra.options,
-    traits,
-    object: work.job.object,
+    traits: cover.family.traits,
+    object: cover.object,
     name: lower(extra.extra.words.name),
-    ownPieces: pieces.get(index) ?? [],
-    ownNotions: notions.get(index) ?? [],
+    ownPieces: one.pieces.get(index) ?? [],
+    ownNotions: one.notions.get(index) ?? [],
     carrier: carrierOf(plan, placed),
-    ...(placed && { placed: { ...placed, on: placed.ground.name } }),
     held,
-    notes: notes.get(index) ?? [],
+    notes: one.notes.get(index) ?? [],
+    ...(placed && { placed: { ...placed, on: placed.ground.name } }),
   }
 }
 
@@ -188,10 +184,9 @@ function inGroups<Thing>(
 
 /** The piece that carries it: the one it was put on, or the wall on that side. */
 function carrierOf({ pieces }: Plan, placed: Plan['placed'][number] | undefined): string {
-  const ids = pieces.map(({ id }) => id)
   const { piece, face } = placed?.ground ?? {}
-  if (piece !== undefined && ids.includes(piece)) return piece
-  return face === 'inside' && ids.includes('lining') ? 'lining' : 'outer'
+  if (piece !== undefined && has({ pieces }, piece)) return piece
+  return face === 'inside' && has({ pieces }, 'lining') ? 'lining' : 'outer'
 }
 
 /** A second thing of a kind has steps of its own: their names are numbered, and what they need of each other follows. */
@@ -218,12 +213,16 @@ function freeName(id: string, taken: ReadonlySet<string>): string {
 
 /** Whatever is cut or bought is used: a way of making that forgets something is a bug. */
 function allUsed(drafts: readonly Draft[], { pieces, notions }: Plan): readonly Draft[] {
-  const used = new Set(drafts.flatMap(({ id, pieces: on = [] }) => on.filter(piece => id !== cutId(piece))))
-  const attached = new Set(drafts.flatMap(({ notions: put = [] }) => put))
+  const used = new Set<string>()
+  const attached = new Set<string>()
+  for (const { id, pieces: on = [], notions: put = [] } of drafts) {
+    for (const piece of on) if (id !== cutId(piece)) used.add(piece)
+    for (const notion of put) attached.add(notion)
+  }
   const forgotten = [
-    ...pieces.map(({ id }) => id).filter(id => !used.has(id)),
-    ...notions.map(({ id }) => id).filter(id => !attached.has(id)),
-  ]
+    ...pieces.filter(({ id }) => !used.has(id)),
+    ...notions.filter(({ id }) => !attached.has(id)),
+  ].map(({ id }) => id)
   if (forgotten.length > 0) throw new Error(`No step uses ${forgotten.join(', ')}`)
   return drafts
 }
@@ -235,7 +234,7 @@ function wallThickness({ stack }: Cover, { section }: Plan): Length {
 
 function toStep(draft: Assembled): Step {
   const { id, kind, name, does, why, pieces, notions, face, place, minutes, wait, within, needs } = draft
-  const { check, gate, joining, tools = [], cautions = [], measures = [] } = draft
+  const { check, gate, joining, tools = none, cautions = none, measures = none } = draft
   return {
     id,
     kind,
@@ -258,3 +257,5 @@ function toStep(draft: Assembled): Step {
     measures,
   }
 }
+
+const none: readonly never[] = []

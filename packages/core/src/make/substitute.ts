@@ -4,7 +4,7 @@ import { beginnersFactor, ladderMinutes } from './minutes.js'
 
 /** Steps as they are done with what is at hand: by hand without a machine, with the finger without an iron. */
 export function withHands(draft: Draft, hands: Hands): Draft {
-  return [byHand, withoutIron, withoutFeet, slower].reduce((done, change) => change(done, hands), draft)
+  return slower(withoutFeet(withoutIron(byHand(draft, hands), hands), hands), hands)
 }
 
 /** Backstitch by hand takes as long as a ladder stitch. */
@@ -50,7 +50,7 @@ function usesIron({ place, tools = [] }: Draft): boolean {
 }
 
 function withoutFeet(draft: Draft, { evenFeedFoot, zipFoot, machine }: Hands): Draft {
-  if (!machine) return draft
+  if (!machine || (evenFeedFoot && zipFoot)) return draft
   const lacks = (foot: string, has: boolean) => !has && (draft.tools ?? []).includes(foot)
   const words = [
     ...(lacks('even-feed foot', evenFeedFoot)

@@ -29,7 +29,7 @@ export function boundOf(instance: Instance): Bound {
   return { finish: Math.max(whole.finish, ...ends), late, setUp: whole.setUp }
 }
 
-/** The earliest end of some tasks, and the least set-ups on the way there. */
+/** The earliest end of some tasks, and the fewest set-ups: a plan may leave short sessions empty for a long one. */
 function endOf(
   { tasks, sessions, firstSetUp }: Instance,
   some: readonly number[],
@@ -37,24 +37,37 @@ function endOf(
   if (some.length === 0) return { finish: -Infinity, setUp: 0 }
   const work = some.reduce((sum, index) => sum + (tasks[index]?.minutes ?? 0), 0)
   const places = [...new Set(some.map(index => tasks[index]?.place ?? 0))]
-  const first = (place: number) => firstSetUp[place] ?? 0
-  const least = Math.min(...places.map(first))
-  const setUps = places.reduce((sum, place) => sum + first(place), 0)
-  // every place is set up once, and every session begins with a set-up
+  const setUpAt = (place: number) => firstSetUp[place] ?? 0
+  const least = Math.min(...places.map(setUpAt))
+  const setUps = places.reduce((sum, place) => sum + setUpAt(place), 0)
+  // every place is set up once, and every session in which something is done begins with a set-up
   const setUpsIn = (many: number) => Math.max(setUps, many * least)
-  let room = 0
-  let finish = Infinity
-  let setUp = setUps
-  for (const [at, { start, length }] of sessions.entries()) {
-    setUp = setUpsIn(at + 1)
-    if (work + setUp <= room + length) {
-      finish = start + work + setUp - room
-      break
-    }
-    room += length
-  }
+  // in one that a set-up fills nothing can be done
+  const useful = sessions.filter(({ length }) => length > least)
+  const lengths = useful.map(({ length }) => length)
+  const neededIn = (many: number) => work + setUpsIn(many)
+  const first = filled(lengths, neededIn)
+  const longest = filled(
+    lengths.toSorted((one, other) => other - one),
+    neededIn,
+  )
+  const begun = useful[(first?.many ?? 0) - 1]?.start ?? Infinity
+  const finish = first ? begun + neededIn(first.many) - first.before : Infinity
   const start = sessions[0]?.start ?? 0
   const tails = tailsOf({ tasks })
   const way = Math.max(...some.map(index => tails[index] ?? 0))
-  return { finish: Math.max(finish, start + least + way), setUp }
+  return { finish: Math.max(finish, start + least + way), setUp: setUpsIn(longest?.many ?? useful.length) }
+}
+
+/** So many sessions, one after the other, hold what is to be done in so many; and how long those before the last are. */
+function filled(
+  lengths: readonly number[],
+  neededIn: (many: number) => number,
+): { readonly many: number; readonly before: number } | undefined {
+  let before = 0
+  for (const [at, length] of lengths.entries()) {
+    if (neededIn(at + 1) <= before + length) return { many: at + 1, before }
+    before += length
+  }
+  return undefined
 }

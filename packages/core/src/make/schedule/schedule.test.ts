@@ -50,6 +50,20 @@ describe('planning time', () => {
     expect(plan.bound.finish).to.be.at.most(102)
   })
 
+  it('may leave a short session empty, for fewer set-ups in a longer one', () => {
+    const sewing = [step('sew', 'machine', 16), step('close', 'machine', 15.5)]
+    const lengths = (...minutes: readonly number[]) =>
+      minutes.map((length, at) => ({ start: at * 400, minutes: length }))
+    const boundIn = (...minutes: readonly number[]) =>
+      planFor(request({ work: [work('ledger', sewing)], sessions: lengths(...minutes) })).bound
+    // 4 + 16 + 15.5 = 35.5 fits the second alone; from the first on it takes both, 8 + 31.5 = 39.5: 400 + 4.5
+    expect(boundIn(35, 36)).to.deep.equal({ setUp: 4, finish: 404.5, lateMinutes: 0 })
+    expect(boundIn(36, 35)).to.deep.equal({ setUp: 4, finish: 35.5, lateMinutes: 0 })
+    expect(boundIn(35, 35)).to.deep.equal({ setUp: 8, finish: 404.5, lateMinutes: 0 })
+    // a session of three minutes ends before the machine is set up: 800 + 39.5 − 35
+    expect(boundIn(35, 3, 35)).to.deep.equal({ setUp: 8, finish: 804.5, lateMinutes: 0 })
+  })
+
   it('lets a wait run over night, and never cuts a step that fits a session', () => {
     const sessions = [
       { start: 0, minutes: 36 },
