@@ -15,22 +15,27 @@ export function latestStart(instance: Instance, order: readonly number[]): numbe
     ).worth
     return late <= now.late && unplaced <= now.unplaced
   }
-  const first = sessions[0]
-  const last = sessions.at(-1)
-  if (!first || !last || now.finish === -Infinity) return undefined
-  let [good, bad] = [Math.floor(first.start / 100), Math.ceil((last.start + last.length) / 100)]
-  while (bad - good > 1) {
-    const middle = Math.floor((good + bad) / 2)
-    if (isGood(middle * 100)) good = middle
-    else bad = middle
-  }
-  return inSession(sessions, good * 100)
+  if (now.finish === -Infinity) return undefined
+  // between two sessions nothing changes: first which of them, then which of its minutes
+  const { start, length } =
+    sessions[lastGood(sessions.length, at => isGood(sessions[at]?.start ?? 0))] ?? none
+  const minute = lastGood(Math.ceil(length / wholeMinute), at => isGood(start + at * wholeMinute))
+  return start + minute * wholeMinute
 }
 
-/** A start between two sessions is that of the next. */
-function inSession(sessions: readonly Session[], moment: number): number {
-  const session = sessions.find(({ start, length }) => moment < start + length)
-  return Math.max(moment, session?.start ?? moment)
+/** In hundredths. */
+const wholeMinute = 100
+const none: Session = { start: 0, length: 0 }
+
+/** The last of so many that is good, where the first is and none is after one that is not. */
+function lastGood(count: number, isGood: (at: number) => boolean): number {
+  let [good, bad] = [0, count]
+  while (bad - good > 1) {
+    const middle = Math.floor((good + bad) / 2)
+    if (isGood(middle)) good = middle
+    else bad = middle
+  }
+  return good
 }
 
 /** What is left of the sessions from a moment on; those that are over keep no room. */
