@@ -1,4 +1,5 @@
 import { ToggleGroup } from 'radix-ui'
+import { memo } from 'react'
 
 interface ToggleProps<Value extends string> {
   readonly label: string
@@ -7,8 +8,13 @@ interface ToggleProps<Value extends string> {
   readonly onChange: (value: Value) => void
 }
 
-/** Two or three views of the same thing, side by side. */
-export function Toggle<Value extends string>({ label, value, choices, onChange }: ToggleProps<Value>) {
+/**
+ * Two or three views of the same thing, side by side. Drawn anew only where something of it is another: beside a picture
+ * its choices and what they do stay the same while lengths are typed.
+ */
+export const Toggle = memo(Choices) as typeof Choices
+
+function Choices<Value extends string>({ label, value, choices, onChange }: ToggleProps<Value>) {
   return (
     <ToggleGroup.Root
       type="single"

@@ -5,6 +5,11 @@ export function useIsNarrow(): boolean {
   return useMedia('(max-width: 40rem)')
 }
 
+/** Whether the window has room for two columns: what is at hand, and the picture beside it. */
+export function useIsWide(): boolean {
+  return useMedia('(min-width: 64rem)')
+}
+
 /** Whether fingers do the work, and the keyboard is drawn on the screen. */
 export function useIsTouch(): boolean {
   return useMedia('(pointer: coarse)')

@@ -72,7 +72,7 @@ export function SharedMeasure({ token, shared }: SharedMeasureProps) {
                 reading={reading}
                 isGuest
                 autoFocus={reading === asked[0]}
-                onFocus={() => setFocused(reading)}
+                onFocus={setFocused}
               />
             ))}
             <NoteField label="Anything to mind" value={note} onChange={setNote} />

@@ -6,7 +6,7 @@ import { Toggle } from '../../parts/Toggle'
 import { ClothToggle } from '../../views/cloth/ClothToggle'
 import { DrawingView } from '../../views/DrawingView'
 import { textScaleFor } from '../../views/text-scale'
-import { useIsNarrow } from '../../views/use-media'
+import { useIsNarrow, useIsWide } from '../../views/use-media'
 import { StillMissing } from '../../views/StillMissing'
 import { useCover } from './cover-context'
 import { FitLine } from './FitLine'
@@ -61,6 +61,9 @@ function useThingShown(): boolean {
 const deskFrame = { width: 700, height: 350, letter: 15.5 }
 const phoneFrame = { width: 350, height: 144, letter: 9.5 }
 
+const faceWords: Readonly<Record<Face, string>> = { outside: 'Outside', inside: 'Inside' }
+const stateWords = { closed: 'Closed', open: 'Open' } as const
+
 interface PicturesProps {
   readonly plan: Plan
   readonly unit: Unit
@@ -70,6 +73,7 @@ interface PicturesProps {
 
 function Pictures({ plan, unit, isHeld }: PicturesProps) {
   const narrow = useIsNarrow()
+  const wide = useIsWide()
   const [face, setFace] = useState<Face>('outside')
   const { id } = useCover()
   const navigate = useNavigate()
@@ -88,12 +92,7 @@ function Pictures({ plan, unit, isHeld }: PicturesProps) {
         )}
         <div className="flex flex-wrap gap-2">
           <ClothToggle />
-          <Toggle
-            label="Seen from"
-            value={face}
-            choices={{ outside: 'Outside', inside: 'Inside' }}
-            onChange={setFace}
-          />
+          <Toggle label="Seen from" value={face} choices={faceWords} onChange={setFace} />
         </div>
       </div>
       <figure
@@ -110,7 +109,7 @@ function Pictures({ plan, unit, isHeld }: PicturesProps) {
           />
         </div>
       </figure>
-      <EndOnPicture plan={plan} unit={unit} className="contain-content max-lg:hidden lg:flex-[3]" />
+      {wide && <EndOnPicture plan={plan} unit={unit} className="contain-content flex-[3]" />}
       <Legend plan={plan} />
     </div>
   )
@@ -131,12 +130,7 @@ export function EndOnPicture({ plan, unit, className }: EndOnPictureProps) {
     <figure className={`relative min-h-0 ${className}`} data-picture="end-on">
       <DrawingView drawing={drawing} textScale={narrow ? 0.027 : 0.024} />
       <div className="absolute right-0 bottom-0">
-        <Toggle
-          label="The thing is"
-          value={state}
-          choices={{ closed: 'Closed', open: 'Open' }}
-          onChange={setState}
-        />
+        <Toggle label="The thing is" value={state} choices={stateWords} onChange={setState} />
       </div>
     </figure>
   )

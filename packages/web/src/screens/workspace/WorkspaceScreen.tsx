@@ -11,6 +11,7 @@ import { InCloth } from '../../views/cloth/InCloth'
 import { WrittenUnit } from '../../parts/written-unit'
 import { plannedOf, type Planned } from '../../views/planned'
 import { CoverAwaited } from '../../views/CoverAwaited'
+import { useIsWide } from '../../views/use-media'
 import { usePageTitle } from '../../views/use-page-title'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 import { CoverContext, divisionOf, useCover, type CoverInHand } from './cover-context'
@@ -91,6 +92,7 @@ function columnsOf(here: Station, isBeside: boolean): string {
 function StationArea({ here }: { readonly here: Station }) {
   const { shown, unit } = useCover()
   const area = useStationFocus(here)
+  const isWide = useIsWide()
   return (
     <div
       ref={area}
@@ -101,8 +103,8 @@ function StationArea({ here }: { readonly here: Station }) {
     >
       <StationView station={here} />
       <NextStation here={here} />
-      {shown.plan && here !== 'layout' && (
-        <EndOnPicture plan={shown.plan} unit={unit} className="mt-8 h-36 sm:h-52 lg:hidden" />
+      {shown.plan && !isWide && here !== 'layout' && (
+        <EndOnPicture plan={shown.plan} unit={unit} className="mt-8 h-36 sm:h-52" />
       )}
     </div>
   )

@@ -1,3 +1,4 @@
+import { useCallback } from 'react'
 import { showCloth } from '../../app/cloth-slice'
 import { useAppDispatch, useAppSelector } from '../../app/store'
 import { Toggle } from '../../parts/Toggle'
@@ -6,12 +7,10 @@ import { Toggle } from '../../parts/Toggle'
 export function ClothToggle() {
   const shown = useAppSelector(state => state.cloth.shown)
   const dispatch = useAppDispatch()
-  return (
-    <Toggle
-      label="Drawn as"
-      value={shown ? 'cloth' : 'lines'}
-      choices={{ cloth: 'Cloth', lines: 'Lines' }}
-      onChange={chosen => dispatch(showCloth(chosen === 'cloth'))}
-    />
-  )
+  const choose = useCallback((chosen: Drawn) => dispatch(showCloth(chosen === 'cloth')), [dispatch])
+  return <Toggle label="Drawn as" value={shown ? 'cloth' : 'lines'} choices={drawnWords} onChange={choose} />
 }
+
+type Drawn = 'cloth' | 'lines'
+
+const drawnWords: Readonly<Record<Drawn, string>> = { cloth: 'Cloth', lines: 'Lines' }

@@ -17,7 +17,7 @@ import {
   type TypedObject,
   type Unit,
 } from '@snowdrift/core'
-import { useState } from 'react'
+import { memo, useCallback, useState } from 'react'
 import { measuring } from '../../../app/measuring-slice'
 import { useAppDispatch, useAppSelector } from '../../../app/store'
 import { NoteField } from '../../../parts/NoteField'
@@ -25,7 +25,7 @@ import { SelectField } from '../../../parts/SelectField'
 import { Unfold } from '../../../parts/Unfold'
 import { kindWords, spineWords } from '../../../views/kind-words'
 import { unitWords } from '../../../views/unit-words'
-import { useCover } from '../cover-context'
+import { useCover, type CoverInHand } from '../cover-context'
 import { useChance } from '../fit/use-chance'
 import { BookTabs } from './BookTabs'
 import { MeasureGuide } from './MeasureGuide'
@@ -51,7 +51,10 @@ export function MeasureStation() {
   const things = listThings(file)
   const thing = Math.min(book, Math.max(0, things.length - 1))
   const shown = readingsFor(file, things[thing])
-  const setFocused = (reading: ReadingKey) => dispatch(measuring({ thing, reading }))
+  const setFocused = useCallback(
+    (reading: ReadingKey) => dispatch(measuring({ thing, reading })),
+    [dispatch, thing],
+  )
   const isNew = Object.keys(things[thing]?.readings ?? {}).length === 0
   return (
     <div className="grid gap-6">
@@ -69,7 +72,7 @@ export function MeasureStation() {
                 thing={thing}
                 reading={reading}
                 autoFocus={isNew && reading === shown[0]}
-                onFocus={() => setFocused(reading)}
+                onFocus={setFocused}
               />
               {best && asked === reading && <PaysMost remedy={best} unit={unit} />}
             </div>
@@ -91,7 +94,7 @@ export function MeasureStation() {
                       measured={cover}
                       thing={thing}
                       reading={reading}
-                      onFocus={() => setFocused(reading)}
+                      onFocus={setFocused}
                     />
                   ))}
               </div>
@@ -122,51 +125,80 @@ function hasSpine({ family }: CoverFile, { kind }: TypedObject): boolean {
 function ObjectFields({ thing }: { readonly thing: number }) {
   const { file, change } = useCover()
   const object: TypedObject = listThings(file)[thing] ?? { kind: 'hardcover' }
-  const set = (changes: Partial<TypedObject>) =>
-    change(oneStep, current => changeThing(current, thing, known => ({ ...known, ...changes })))
+  return (
+    <KindFields
+      thing={thing}
+      kind={object.kind}
+      spine={object.spine ?? 'flat'}
+      foldsBack={object.foldsBack !== false}
+      edges={object.edges ?? 'eased'}
+      unit={file.unit ?? 'in'}
+      asksSpine={hasSpine(file, object)}
+      asksEdges={isDevice(file)}
+      change={change}
+    />
+  )
+}
+
+interface KindFieldsProps extends Pick<CoverInHand, 'change'> {
+  readonly thing: number
+  readonly kind: ObjectKind
+  readonly spine: SpineShape
+  readonly foldsBack: boolean
+  readonly edges: EdgeShape
+  readonly unit: Unit
+  readonly asksSpine: boolean
+  readonly asksEdges: boolean
+}
+
+/** Lists of choices, not drawn anew while lengths are typed. */
+const KindFields = memo(function KindFields(props: KindFieldsProps) {
+  const { thing, kind, spine, foldsBack, edges, unit, asksSpine, asksEdges, change } = props
+  const set = (changesOf: (known: TypedObject) => Partial<TypedObject>) =>
+    change(oneStep, current => changeThing(current, thing, known => ({ ...known, ...changesOf(known) })))
   return (
     <div className="grid grid-cols-2 gap-4">
       <SelectField
         label="What it is"
-        value={object.kind}
-        choices={namesOf(objectKinds, kind => kindWords[kind].name)}
-        onChange={kind => set({ kind, spine: spineFor(kind, object) })}
+        value={kind}
+        choices={namesOf(objectKinds, known => kindWords[known].name)}
+        onChange={next => set(known => ({ kind: next, spine: spineFor(next, known) }))}
       />
-      {hasSpine(file, object) && (
+      {asksSpine && (
         <>
           <SelectField
             label="Spine"
-            value={object.spine ?? 'flat'}
-            choices={namesOf(spineShapes, spine => spineWords[spine])}
-            onChange={spine => set({ spine })}
+            value={spine}
+            choices={namesOf(spineShapes, known => spineWords[known])}
+            onChange={next => set(() => ({ spine: next }))}
           />
           <SelectField
             label="The covers"
-            value={object.foldsBack === false ? 'no' : 'yes'}
+            value={foldsBack ? 'yes' : 'no'}
             choices={{ yes: 'fold right back', no: 'do not fold right back' }}
-            onChange={answer => set({ foldsBack: answer === 'yes' })}
+            onChange={answer => set(() => ({ foldsBack: answer === 'yes' }))}
           />
         </>
       )}
-      {isDevice(file) && (
+      {asksEdges && (
         <SelectField
           label="Its edges"
           help="Rounded edges need less cloth round them."
-          value={object.edges ?? 'eased'}
+          value={edges}
           choices={edgeWords}
-          onChange={edges => set({ edges })}
+          onChange={next => set(() => ({ edges: next }))}
         />
       )}
       <SelectField
         label="Reckoned in"
         help="Its cutting grid, and what is usual."
-        value={file.unit ?? 'in'}
+        value={unit}
         choices={unitWords}
         onChange={(next: Unit) => change(oneStep, current => changeUnit(current, next))}
       />
     </div>
   )
-}
+})
 
 /** How stiff each cover board is, where they differ: the stiffer goes into its flap first. */
 function StiffnessFields({ thing }: { readonly thing: number }) {

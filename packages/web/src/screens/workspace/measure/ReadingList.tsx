@@ -8,8 +8,9 @@ import {
   readingStateWords,
   readingWords,
   listThings,
-  type CoveredObject,
+  type Finding,
   type FindingCode,
+  type Length,
   type ReadingKey,
   type ReadingState,
   type TypedObject,
@@ -17,7 +18,7 @@ import {
   type Unit,
 } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
-import { useRef, useState } from 'react'
+import { memo, useRef, useState } from 'react'
 import { flushSync } from 'react-dom'
 import { Link } from 'react-router'
 import { Button } from '../../../parts/Button'
@@ -30,12 +31,8 @@ import { findingsAbout, type CoverInHand } from '../cover-context'
 /** What is measured, and how to say so. */
 export type Measured = Pick<CoverInHand, 'file' | 'planned' | 'unit' | 'division' | 'change'>
 
-interface ReadingListProps {
+interface ReadingListProps extends Pick<ReadingsProps, 'thing' | 'reading' | 'onFocus'> {
   readonly measured: Measured
-  /** Which of the things the cover is for, counted from 0. */
-  readonly thing: number
-  readonly reading: ReadingKey
-  readonly onFocus: () => void
   /** Whoever measures for another’s cover has no practice to go to. */
   readonly isGuest?: boolean
   /** A cover that nothing is measured of yet puts the cursor here. */
@@ -43,21 +40,52 @@ interface ReadingListProps {
 }
 
 /** One measurement: its readings, each as typed, and what is to be said of them. */
-export function ReadingList({
-  measured,
-  thing,
-  reading,
-  onFocus,
-  isGuest = false,
-  autoFocus = false,
-}: ReadingListProps) {
+export function ReadingList({ measured, isGuest = false, autoFocus = false, ...which }: ReadingListProps) {
   const { file, planned, unit, division, change } = measured
+  const { thing, reading } = which
+  const { kind, readings } = listThings(file)[thing] ?? {}
+  const object = planned.cover?.objects[thing]
+  const found = findingsAbout(planned, `reading:${reading}`)
+  return (
+    <Readings
+      {...which}
+      isGuest={isGuest}
+      autoFocus={autoFocus}
+      isDevice={kind === 'tablet'}
+      taken={readings?.[reading] ?? noneTaken}
+      spread={object && deriveUncertainty(object, reading)}
+      found={found.length > 0 ? found : noneFound}
+      unit={unit}
+      division={division}
+      change={change}
+    />
+  )
+}
+
+const noneTaken: readonly TypedReading[] = []
+const noneFound: readonly Finding[] = []
+
+interface ReadingsProps extends Pick<CoverInHand, 'unit' | 'division' | 'change'> {
+  /** Which of the things the cover is for, counted from 0. */
+  readonly thing: number
+  readonly reading: ReadingKey
+  readonly onFocus: (reading: ReadingKey) => void
+  readonly isGuest: boolean
+  readonly autoFocus: boolean
+  readonly isDevice: boolean
+  readonly taken: readonly TypedReading[]
+  /** How sure one is of what they come to. */
+  readonly spread: Length | undefined
+  readonly found: readonly Finding[]
+}
+
+/** Drawn anew only where something of this measurement is another: all others stand beside it while one is typed. */
+const Readings = memo(function Readings(props: ReadingsProps) {
+  const { thing, reading, onFocus, isGuest, autoFocus, isDevice, taken, spread, found } = props
+  const { unit, division, change } = props
   const [rowsAsked, setRowsAsked] = useState(1)
   const list = useRef<HTMLDivElement>(null)
-  const taken = listThings(file)[thing]?.readings?.[reading] ?? []
   const { name, how, onDevice } = readingWords[reading]
-  const isDevice = listThings(file)[thing]?.kind === 'tablet'
-  const found = findingsAbout(planned, `reading:${reading}`)
   const rows = Math.max(rowsAsked, taken.length, 1)
   const set = (index: number, entry: TypedReading | undefined) =>
     // Taking a reading out is no typing on.
@@ -65,7 +93,7 @@ export function ReadingList({
       changeThing(current, thing, object => withReading(object, reading, index, entry)),
     )
   return (
-    <div ref={list} className="grid gap-2" data-reading={reading} onFocus={onFocus}>
+    <div ref={list} className="grid gap-2" data-reading={reading} onFocus={() => onFocus(reading)}>
       {Array.from({ length: rows }, (_, index) => {
         const entry = taken[index]
         const detail = typeof entry === 'object' ? entry : undefined
@@ -110,7 +138,11 @@ export function ReadingList({
               )
             }
           />
-          <Sureness object={planned.cover?.objects[thing]} reading={reading} unit={unit} />
+          {spread !== undefined && spread > 0 && (
+            <span className="text-sm text-soft">
+              sure to ± <Fractions text={saySpread(spread, unit)} />
+            </span>
+          )}
         </div>
       )}
       {found.map(finding => (
@@ -132,7 +164,7 @@ export function ReadingList({
       )}
     </div>
   )
-}
+})
 
 /** What a misread tape does again and again. */
 const misread: ReadonlySet<FindingCode> = new Set<FindingCode>([
@@ -175,22 +207,6 @@ function inState(entry: TypedReading, state: ReadingState | ''): TypedReading {
   const { state: _before, ...detail } = typeof entry === 'object' ? entry : { value: entry }
   if (state !== '') return { ...detail, state }
   return 'about' in detail ? detail : detail.value
-}
-
-interface SurenessProps {
-  readonly object: CoveredObject | undefined
-  readonly reading: ReadingKey
-  readonly unit: Unit
-}
-
-function Sureness({ object, reading, unit }: SurenessProps) {
-  const uncertainty = object && deriveUncertainty(object, reading)
-  if (!uncertainty) return null
-  return (
-    <span className="text-sm text-soft">
-      sure to ± <Fractions text={saySpread(uncertainty, unit)} />
-    </span>
-  )
 }
 
 /** The thing with one reading put in place, or taken out. */
