@@ -15,7 +15,6 @@ import {
   type ReadingState,
   type TypedObject,
   type TypedReading,
-  type Unit,
 } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
 import { memo, useRef, useState } from 'react'
