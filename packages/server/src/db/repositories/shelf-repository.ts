@@ -12,16 +12,16 @@ export interface ShelfRepository {
 export const mostOnShelf = 10_000
 
 /**
- * One statement, so that the files, which are long, stay in the database. A cover is cut once a cutting step of it is
+ * One statement, so that the files, which are long, stay in the database, where each is read through once. A cover is cut once a cutting step of it is
  * done, on the bench once any is that comes after, made once it stands in the log, worn once its maker says so.
  */
 const statement = `
-  SELECT c.id, c.version, c.updated_at AS "updatedAt", c.file->>'name' AS name, c.file->>'family' AS family,
-    COALESCE(c.file->'object'->>'kind', c.file->'objects'->0->>'kind', '') AS kind,
+  SELECT c.id, c.version, c.updated_at AS "updatedAt", f.name, f.family,
+    COALESCE(f.object->>'kind', f.objects->0->>'kind', '') AS kind,
     t.name AS thing, t.id AS "thingId",
     ARRAY(
       SELECT layer->>'name' FROM json_array_elements(
-        CASE json_typeof(c.file->'layers') WHEN 'array' THEN c.file->'layers' ELSE '[]'::json END
+        CASE json_typeof(f.layers) WHEN 'array' THEN f.layers ELSE '[]'::json END
       ) AS layer WHERE layer->>'name' <> ''
     ) AS cloths,
     CASE
@@ -36,6 +36,8 @@ const statement = `
     COALESCE((s.mark->>'archived') = 'true', false) AS archived,
     COALESCE((s.mark->>'planned') = 'true', false) AS planned
   FROM covers c
+  CROSS JOIN LATERAL
+    json_to_record(c.file) AS f(name text, family text, object json, objects json, layers json)
   LEFT JOIN things t ON t.id = c.thing_id AND t.workshop_id = c.workshop_id AND t.deleted_at IS NULL
   LEFT JOIN marks s ON s.id = c.id AND s.workshop_id = c.workshop_id AND s.deleted_at IS NULL
   LEFT JOIN makings m ON m.id = c.id AND m.workshop_id = c.workshop_id AND m.deleted_at IS NULL

@@ -1,6 +1,6 @@
 import type { ShelfEntry } from '@snowdrift/core'
 import { Plus } from 'lucide-react'
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react'
+import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useCoversInfiniteQuery, useThingsInfiniteQuery } from '../../api/api'
 import { useShelfQuery } from '../../api/log-api'
@@ -15,9 +15,11 @@ import { ShelfTools } from './ShelfTools'
 import { ThingOnShelf } from './ThingOnShelf'
 import { useCloths } from './use-cloths'
 
-const BigShelf = lazy(() => import('./BigShelf'))
+const loadBigShelf = () => import('./BigShelf')
+const loadToday = () => import('./Today')
+const BigShelf = lazy(loadBigShelf)
 const EmptyShelf = lazy(() => import('./EmptyShelf'))
-const Today = lazy(() => import('./Today'))
+const Today = lazy(loadToday)
 
 /** So many covers stand there all at once; of more, those in sight. */
 const mostAtOnce = 60
@@ -32,6 +34,7 @@ export function ShelfScreen() {
   const covers = useCoversInfiniteQuery()
   const things = useThingsInfiniteQuery()
   const entries = covers.isLoading ? undefined : shelf.data
+  useLoadedMeanwhile(covers.hasNextPage)
   const covered = new Set(entries?.map(({ thingId }) => thingId))
   const waiting = (things.data?.pages.flatMap(page => page.items) ?? []).filter(({ id }) => !covered.has(id))
   const error = shelf.error ?? covers.error ?? things.error
@@ -75,6 +78,15 @@ export function ShelfScreen() {
       <MoreButton list={things} label="More things" className="mt-6" />
     </main>
   )
+}
+
+/** What stands round the covers is fetched while they are awaited, not after. */
+function useLoadedMeanwhile(isBig: boolean): void {
+  useEffect(() => {
+    for (const load of isBig ? [loadToday, loadBigShelf] : [loadToday])
+      // what does not come now is asked for again where it is drawn
+      load().catch(() => undefined)
+  }, [isBig])
 }
 
 function Covers({ entries }: { readonly entries: readonly ShelfEntry[] }) {
