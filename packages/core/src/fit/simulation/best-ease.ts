@@ -17,17 +17,23 @@ export interface Eases {
  * `easeStepMm`. Every target is tried on the same errors, so that the answers do not jitter.
  */
 export function chanceByEase(
-  eases: Eases,
+  { valuesMm, plannedMm, kept }: Eases,
   { giveMm, topMm }: { readonly giveMm: number; readonly topMm: number },
 ): readonly number[] {
-  const makes = eases.valuesMm.length
+  const makes = valuesMm.length
   if (makes === 0) return []
   const steps = Math.floor(topMm / easeStepMm) + 1
-  const tooTight = countBeyond(eases, -giveMm, { steps, included: false })
-  const goesIn = countBeyond(eases, topMm, { steps, included: true })
-  return Array.from({ length: steps }, (_, step) => {
-    return ((goesIn[step] ?? 0) - (tooTight[step] ?? 0)) / makes
-  })
+  const tooTight = new Uint32Array(steps)
+  const goesIn = new Uint32Array(steps)
+  for (let index = 0; index < makes; index += 1) {
+    if (kept[index] === 0) continue
+    const error = (valuesMm[index] ?? 0) - plannedMm
+    countAt(tooTight, Math.ceil((-giveMm - error) / easeStepMm) - 1)
+    countAt(goesIn, Math.floor((topMm - error) / easeStepMm))
+  }
+  sumFromEnd(tooTight)
+  sumFromEnd(goesIn)
+  return Array.from(goesIn, (count, step) => (count - (tooTight[step] ?? 0)) / makes)
 }
 
 /**
@@ -52,23 +58,14 @@ export function findMiddleEase(shares: readonly number[]): number {
   return (good[Math.floor((good.length - 1) / 2)] ?? 0) * easeStepMm
 }
 
-/**
- * By step: how many errors lie below `fromMm` less that many steps, or at it where it is included. Counted in one pass
- * by the last step that still holds, then summed from the far end.
- */
-function countBeyond(
-  { valuesMm, plannedMm, kept }: Eases,
-  fromMm: number,
-  { steps, included }: { readonly steps: number; readonly included: boolean },
-): Uint32Array {
-  const counts = new Uint32Array(steps)
-  for (let index = 0; index < valuesMm.length; index += 1) {
-    const error = (valuesMm[index] ?? 0) - plannedMm
-    const stepsBelow = (fromMm - error) / easeStepMm
-    const last = Math.min(steps - 1, included ? Math.floor(stepsBelow) : Math.ceil(stepsBelow) - 1)
-    if (last >= 0) counts[last] = (counts[last] ?? 0) + (kept[index] ?? 0)
-  }
-  for (let step = steps - 2; step >= 0; step -= 1)
+/** Counts an error by the last step at which it still holds: the last of all, or none. */
+function countAt(counts: Uint32Array, last: number): void {
+  const step = Math.min(last, counts.length - 1)
+  if (step >= 0) counts[step] = (counts[step] ?? 0) + 1
+}
+
+/** What holds at a step holds at all before it. */
+function sumFromEnd(counts: Uint32Array): void {
+  for (let step = counts.length - 2; step >= 0; step -= 1)
     counts[step] = (counts[step] ?? 0) + (counts[step + 1] ?? 0)
-  return counts
 }

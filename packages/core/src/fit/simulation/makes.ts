@@ -117,15 +117,17 @@ function addInProportion({ weights, values }: FormTable, { id, spread }: Factor,
 }
 
 function settleBlock({ values, main, choices }: Table, start: number, length: number): void {
-  for (let index = 0; index < length; index += 1) {
-    let value = main.values[index] ?? 0
-    for (const { ways, wins } of choices) {
-      let best = 0
-      for (let way = 1; way < ways.length; way += 1)
-        if ((ways[way]?.values[index] ?? 0) > (ways[best]?.values[index] ?? 0)) best = way
-      wins[best] = (wins[best] ?? 0) + 1
-      value -= ways[best]?.values[index] ?? 0
-    }
-    values[start + index] = value
+  values.set(main.values.subarray(0, length), start)
+  for (const choice of choices) takeLarger(values.subarray(start, start + length), choice)
+}
+
+/** Takes off what the larger of several sums came to in each make, and counts which it was. */
+function takeLarger(values: Float64Array, { ways, wins }: Table['choices'][number]): void {
+  for (let index = 0; index < values.length; index += 1) {
+    let best = 0
+    for (let way = 1; way < ways.length; way += 1)
+      if ((ways[way]?.values[index] ?? 0) > (ways[best]?.values[index] ?? 0)) best = way
+    wins[best] = (wins[best] ?? 0) + 1
+    values[index] = (values[index] ?? 0) - (ways[best]?.values[index] ?? 0)
   }
 }

@@ -48,7 +48,7 @@ export function keepWithin(
 /** The share of marks that are set; of none, 0. */
 export function shareOf(marks: Uint8Array): number {
   let count = 0
-  for (const mark of marks) count += mark
+  for (let index = 0; index < marks.length; index += 1) count += marks[index] ?? 0
   return marks.length === 0 ? 0 : count / marks.length
 }
 
@@ -70,9 +70,9 @@ export function countHistogram(valuesMm: Float64Array): Histogram {
   const stepMm = steps.find(step => (most - least) / step < mostSteps - 1) ?? (most - least) / (mostSteps - 1)
   const first = Math.floor(least / stepMm)
   const counts = new Uint32Array(Math.floor(most / stepMm) - first + 1)
-  for (const value of valuesMm) {
-    const index = Math.floor(value / stepMm) - first
-    counts[index] = (counts[index] ?? 0) + 1
+  for (let index = 0; index < valuesMm.length; index += 1) {
+    const step = Math.floor((valuesMm[index] ?? 0) / stepMm) - first
+    counts[step] = (counts[step] ?? 0) + 1
   }
   return { fromMm: first * stepMm, stepMm, counts: [...counts] }
 }
@@ -80,7 +80,8 @@ export function countHistogram(valuesMm: Float64Array): Histogram {
 function rangeOf(valuesMm: Float64Array): readonly [number, number] {
   let least = Infinity
   let most = -Infinity
-  for (const value of valuesMm) {
+  for (let index = 0; index < valuesMm.length; index += 1) {
+    const value = valuesMm[index] ?? 0
     if (value < least) least = value
     if (value > most) most = value
   }
