@@ -20,7 +20,7 @@ export async function startServer(workers = 1): Promise<RunningServer> {
   const folder = await mkdtemp(join(tmpdir(), 'snowdrift-bench-'))
   const port = await findFreePort()
   const address = `http://127.0.0.1:${port}`
-  const main = join(import.meta.dirname, '../packages/server/dist/main.js')
+  const main = join(import.meta.dirname, '../packages/server/dist/snowdrift.js')
   const server = spawn(process.execPath, [main], {
     env: {
       ...process.env,

@@ -23,7 +23,7 @@ export async function openServer(): Promise<OwnServer> {
   const port = await findFreePort()
   const address = `http://127.0.0.1:${port}`
   const sharePort = await findFreePort()
-  const main = join(import.meta.dirname, '../../packages/server/dist/main.js')
+  const main = join(import.meta.dirname, '../../packages/server/dist/snowdrift.js')
   let child: ChildProcess | undefined
   const start = async () => {
     const env = {

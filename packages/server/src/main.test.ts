@@ -31,7 +31,7 @@ describe('starting and stopping', function () {
   })
 
   function run(environment: Record<string, string> = {}, ...args: readonly string[]): Running {
-    const main = join(import.meta.dirname, '../dist/main.js')
+    const main = join(import.meta.dirname, '../dist/snowdrift.js')
     const child = spawn(process.execPath, [main, ...args], {
       env: { ...process.env, PORT: String(port), SNOWDRIFT_DATA: folder, ...environment },
     })

@@ -9,7 +9,6 @@ import { ensureWorkshop } from './db/repositories/workshops.js'
 import { setTimeout } from 'node:timers/promises'
 import type { FabricShop } from './devices/shop/shop.js'
 import { createSimulatedShop } from './devices/shop/simulated-shop.js'
-import { loadDemo } from './demo/load-demo.js'
 import type { Log } from './log.js'
 import type { Door } from './http/guard.js'
 import { listen } from './http/listen.js'
@@ -18,7 +17,6 @@ import { createChanges } from './live/changes.js'
 import { listenToChanges } from './live/listen-to-changes.js'
 import { loopbackNames, ownNames } from './reach/own-names.js'
 import { createShareListener, type ShareListener, type ShareOptions } from './reach/share-listener.js'
-import { createMetrics } from './http/metrics.js'
 import { createPictureShrinker } from './pictures/shrinker.js'
 
 export interface ServeOptions {
@@ -119,7 +117,8 @@ async function serveFrom(
   } = options
   const { repositories, workshop } = await prepare(database, options.demo ?? false)
   const shrinker = createPictureShrinker()
-  const metrics = metricsPort === undefined && !measures ? undefined : createMetrics()
+  const isCounting = metricsPort !== undefined || measures
+  const metrics = isCounting ? (await import('./http/metrics.js')).createMetrics() : undefined
   // What asks for passkeys is large, and no server at home needs it.
   const relyingParty = hosted && (await import('./people/relying-party.js')).createRelyingParty(hosted.origin)
   const closing = new AbortController()
@@ -223,7 +222,7 @@ export async function prepare(database: Database, demo: boolean): Promise<Prepar
   await migrate(database.sequelize)
   const repositories = createRepositories(database, tools)
   const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
-  if (demo) await loadDemo(repositories, workshop, now())
+  if (demo) await (await import('./demo/load-demo.js')).loadDemo(repositories, workshop, now())
   return { repositories, workshop }
 }
 

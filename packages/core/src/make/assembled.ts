@@ -6,7 +6,7 @@ type Always = Pick<
   Step,
   'id' | 'kind' | 'place' | 'minutes' | 'name' | 'does' | 'why' | 'pieces' | 'notions' | 'needs'
 >
-type AtTimes = { readonly [Name in Exclude<keyof Draft, keyof Always>]: Draft[Name] | undefined }
+type AtTimes = { readonly [Name in Exclude<keyof Draft, keyof Always>]?: Draft[Name] | undefined }
 
 /** A draft in its place: all that must come before it. What it lacks is there as undefined: all have one shape. */
 export type Assembled = Always & AtTimes

@@ -1,5 +1,4 @@
 import type { ExportRequest, SettingsBody } from '@snowdrift/core'
-import { mediaTypes } from '@snowdrift/paper'
 import type { Context } from 'hono'
 import type { ChildProcess } from 'node:child_process'
 import pLimit from 'p-limit'
@@ -45,10 +44,10 @@ export function createExportWriter({ timeoutMs = longestMs } = {}): ExportWriter
   return async (context, request, settings) => {
     const written = await inTurn(() => write({ request, settings }))
     if ('failure' in written) return answerProblem(context, written.failure)
-    const { type, extension } = mediaTypes[request.as]
-    return context.body(Uint8Array.from(written.bytes), 200, {
+    const { bytes, name, type, extension } = written
+    return context.body(Uint8Array.from(bytes), 200, {
       'Content-Type': type,
-      'Content-Disposition': attachment(`${written.name}, ${request.as}.${extension}`),
+      'Content-Disposition': attachment(`${name}, ${request.as}.${extension}`),
     })
   }
 }

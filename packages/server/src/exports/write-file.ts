@@ -13,14 +13,20 @@ import {
   type Plan,
   type SettingsBody,
 } from '@snowdrift/core'
-import { exportCard, exportCover } from '@snowdrift/paper'
+import { exportCard, exportCover, mediaTypes } from '@snowdrift/paper'
 import type { Failure } from '../http/problems.js'
 
 /** Enough to say the chance of a sheet to a hundredth or two, in a fraction of a second. */
 const makes = 5000
 
 export type Written =
-  { readonly bytes: Uint8Array<ArrayBuffer>; readonly name: string } | { readonly failure: Failure }
+  | {
+      readonly bytes: Uint8Array<ArrayBuffer>
+      readonly name: string
+      readonly type: string
+      readonly extension: string
+    }
+  | { readonly failure: Failure }
 
 /** A cover as it is now, planned and written for paper or machines. */
 export async function writeFile(request: ExportRequest, settings: SettingsBody): Promise<Written> {
@@ -28,7 +34,7 @@ export async function writeFile(request: ExportRequest, settings: SettingsBody):
   if (as === 'card') {
     const { cover, faults } = readUnfinished(file)
     if (!cover) return { failure: { kind: 'unreadable', issues: faults } }
-    return { bytes: Uint8Array.from(await exportCard(cover, options.paper)), name: cover.name }
+    return written(await exportCard(cover, options.paper), cover, as)
   }
   const read = readCover(file)
   if (!read.ok) return { failure: { kind: 'unreadable', issues: read.issues } }
@@ -41,7 +47,11 @@ export async function writeFile(request: ExportRequest, settings: SettingsBody):
     { cover, plan: planned, making, ...(chance !== undefined && { chance }) },
     options,
   )
-  return { bytes: Uint8Array.from(bytes), name: cover.name }
+  return written(bytes, cover, as)
+}
+
+function written(bytes: Uint8Array, { name }: Pick<Cover, 'name'>, as: ExportRequest['as']): Written {
+  return { bytes: Uint8Array.from(bytes), name, ...mediaTypes[as] }
 }
 
 function chanceOf(cover: Cover, planned: Plan): number | undefined {

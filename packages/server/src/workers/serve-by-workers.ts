@@ -1,6 +1,5 @@
 import { connect } from '../db/connect.js'
-import { listen } from '../http/listen.js'
-import { createGatheredMetrics } from '../http/metrics.js'
+import { listen, type Listening } from '../http/listen.js'
 import { sharingAt } from '../reach/share-listener.js'
 import { prepare, type House } from '../serve.js'
 import { runWorkers } from './run-workers.js'
@@ -32,9 +31,7 @@ export async function serveByWorkers({
       runWorkers({ count, settings: known, tell }),
       preparing,
     ])
-    const read = measures
-      ? await listen(createGatheredMetrics().fetch, { port: metricsPort, stopWithinMs: 1000 })
-      : undefined
+    const read = measures ? await listenToReaders(metricsPort) : undefined
     return {
       address: settings.hosted?.origin ?? `http://127.0.0.1:${settings.port}`,
       metricsAddress: read && `http://127.0.0.1:${read.port}/metrics`,
@@ -55,4 +52,9 @@ export async function serveByWorkers({
     await database.close()
     throw error
   }
+}
+
+async function listenToReaders(port: number): Promise<Listening> {
+  const { createGatheredMetrics } = await import('../http/metrics.js')
+  return listen(createGatheredMetrics().fetch, { port, stopWithinMs: 1000 })
 }
