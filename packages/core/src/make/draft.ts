@@ -2,10 +2,10 @@ import type { CautionId, Step } from './step.js'
 
 /**
  * When a step on a single layer has its turn: each piece goes through these in this order before it is joined. `first` is
- * patching and fusing, `quilt` from marking to melting the marks away, `trim` to size, `dress` all that is sewn on it,
- * `edge` what is stitched round it when all that is done.
+ * patching and fusing, `quilt` from marking to melting the marks away, `trim` to size, `shape` what is cut from, or measured
+ * off, the size that it then has, `dress` all that is sewn on it, `edge` what is stitched round it when all that is done.
  */
-export const stages = ['first', 'quilt', 'trim', 'dress', 'edge'] as const
+export const stages = ['first', 'quilt', 'trim', 'shape', 'dress', 'edge'] as const
 export type Stage = (typeof stages)[number]
 
 /** Where a step stands among those that others are fitted to. */

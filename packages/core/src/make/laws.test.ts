@@ -120,7 +120,7 @@ describe('the laws of making', () => {
       quilted,
       order => moved(order, 'fuse-outer', end),
     ],
-    'a piece is trimmed after it is quilted, before it is dressed': [
+    'a piece is trimmed after it is quilted, before it is shaped and dressed': [
       quilted,
       order =>
         moved(

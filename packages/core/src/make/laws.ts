@@ -1,7 +1,7 @@
 import type { Piece } from '../piece/piece.js'
 import type { Notion } from '../piece/notion.js'
 import { cutId, type Assembled } from './assembled.js'
-import { turnsAt } from './draft.js'
+import { turnsAt, type Stage } from './draft.js'
 
 /** What an order of steps must never do. Source: docs/craft.md, Making. */
 export interface Law {
@@ -88,20 +88,15 @@ export const laws: readonly Law[] = [
       ),
   },
   {
-    name: 'a piece is trimmed after it is quilted, before it is dressed',
+    name: 'a piece is trimmed after it is quilted, before it is shaped and dressed',
     breaches: (order, { pieces }) =>
-      pieces.flatMap(({ id }) => [
-        ...late(
-          order,
-          ({ on }) => on?.piece === id && on.stage === 'quilt',
-          ({ on }) => on?.piece === id && on.stage === 'trim',
-        ),
-        ...late(
-          order,
-          ({ on }) => on?.piece === id && on.stage === 'trim',
-          ({ on }) => on?.piece === id && on.stage === 'dress',
-        ),
-      ]),
+      pieces.flatMap(({ id }) => {
+        const at = (stage: Stage) => (step: Assembled) => step.on?.piece === id && step.on.stage === stage
+        return [
+          ...late(order, at('quilt'), at('trim')),
+          ...late(order, at('trim'), step => at('shape')(step) || at('dress')(step)),
+        ]
+      }),
   },
   {
     name: 'no iron between marking and the end of the quilting',

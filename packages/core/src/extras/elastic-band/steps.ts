@@ -23,7 +23,7 @@ export function steps(work: ExtraWork<unknown>): readonly Draft[] {
       does: 'Round the closed thing from top to bottom and back; a twelfth less, so that it holds; the seams beside it.',
       why: 'Each elastic gives differently: try this one.',
       pieces: [work.carrier],
-      on: { piece: work.carrier, stage: 'trim' },
+      on: { piece: work.carrier, stage: 'shape' },
       measures: [{ notion: elastic.id, side: 'length' }],
     },
     { ...held, needs: [`measure-${elastic.id}`] },

@@ -22,7 +22,7 @@ export function steps(work: ExtraWork<unknown>): readonly Draft[] {
       does: 'Lay the outer round the closed thing. Tape from where the strap will be stitched, over the fore-edge, to where it will close.',
       why: 'Pockets and contents make it thicker than the plan knows.',
       pieces: [carrier],
-      on: { piece: carrier, stage: 'trim' },
+      on: { piece: carrier, stage: 'shape' },
       measures: [
         { piece: strap.id, side: 'width' },
         ...(tape ? [{ notion: tape.id, side: 'length' } as const] : []),

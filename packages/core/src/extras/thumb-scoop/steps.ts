@@ -25,7 +25,7 @@ export function steps(work: ExtraWork<unknown>): readonly Draft[] {
         cost: 'too-late',
       },
       gate: true,
-      on: { piece: carrier, stage: 'trim' },
+      on: { piece: carrier, stage: 'shape' },
     },
   ]
 }

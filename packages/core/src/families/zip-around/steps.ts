@@ -41,7 +41,7 @@ export function steps(work: Work<ZipAroundOptions>): readonly Draft[] {
       why: 'Middles that meet share the slack out.',
       pieces: ['outer', 'gusset'],
       tools: ['pins or chalk'],
-      needs: ['sew-piping', 'gusset-to-zip'],
+      needs: ['sew-piping', 'gusset-ends'],
     },
     {
       id: 'sew-gusset-first',
@@ -227,7 +227,7 @@ function foamAndPiping(work: Work<ZipAroundOptions>): readonly Draft[] {
         cost: 'too-late',
       },
       gate: true,
-      on: { piece: 'outer', stage: 'trim' },
+      on: { piece: 'outer', stage: 'shape' },
     },
     {
       id: 'make-piping',

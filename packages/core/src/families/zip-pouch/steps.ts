@@ -200,7 +200,7 @@ function pocketSteps(work: Work<ZipPouchOptions>): readonly Draft[] {
         cost: 'too-late',
       },
       gate: true,
-      on: { piece: 'pocket-outer', stage: 'trim' },
+      on: { piece: 'pocket-outer', stage: 'shape' },
     },
     {
       id: 'sew-scoop',
