@@ -9,7 +9,7 @@ import type { Certificate } from './http/listen.js'
 import { readCertificate } from './reach/certificate.js'
 import { inviteFirst } from './people/invite-first.js'
 import { letOthersIn } from './reach/let-others-in.js'
-import { serve } from './serve.js'
+import { serve, type Hosting, type House } from './serve.js'
 import { openServerLog } from './server-log.js'
 import { ringWaits } from './waits/ring-waits.js'
 import { StartFailure } from './start-failure.js'
@@ -102,11 +102,21 @@ async function start({ demo, share }: StartOptions): Promise<void> {
     `Snowdrift is at ${server.address}${demo ? ' with the demo workshop' : ''}. Ctrl-C stops it; nothing is lost.`,
   )
   if (server.metricsAddress) console.log(`Its metrics are at ${server.metricsAddress}.`)
-  if (hosted) {
-    if (!(await server.repositories.people.members.hasOwner(server.workshop)))
-      console.log(await inviteFirst(server.repositories, server.workshop, hosted.origin))
-  } else if (share || (await server.repositories.devices.isShared(server.workshop)))
-    await letOthersIn(server, { port: shareBy.port, tell: text => console.log(text), trouble: say })
+  // It answers by now: a database that is away just then does not end it.
+  const welcome = hosted ? inviteOwner(server, hosted) : letBackIn(server, shareBy.port, share)
+  await welcome.catch((error: unknown) => say((error as Error).message))
+}
+
+/** Lets other devices in where that is asked for now, or was before. */
+async function letBackIn(house: House, port: number, isAsked: boolean): Promise<void> {
+  if (isAsked || (await house.repositories.devices.isShared(house.workshop)))
+    await letOthersIn(house, { port, tell: text => console.log(text), trouble: say })
+}
+
+/** Says how its first owner comes in, as long as it has none. */
+async function inviteOwner({ repositories, workshop }: House, { origin }: Hosting): Promise<void> {
+  if (!(await repositories.people.members.hasOwner(workshop)))
+    console.log(await inviteFirst(repositories, workshop, origin))
 }
 
 /** What of the way in for others can be told to another process. */

@@ -1,5 +1,8 @@
 import type { Repair } from '../finding/repair.js'
 import { formatLength } from '../length/format.js'
+import { toMm, type Length } from '../length/length.js'
+import { parseLength } from '../length/parse.js'
+import type { Unit } from '../length/unit.js'
 import type { CoverFile } from './cover-schema.js'
 import { changeThing } from './things.js'
 
@@ -7,7 +10,7 @@ import { changeThing } from './things.js'
 export function applyRepair(file: CoverFile, repair: Repair): CoverFile {
   switch (repair.kind) {
     case 'set-option': {
-      const typed = formatLength(repair.length, file.unit ?? 'in')
+      const typed = spell(repair.length, file.unit ?? 'in')
       return { ...file, options: { ...file.options, [repair.option]: typed } }
     }
     case 'choose-option':
@@ -31,4 +34,11 @@ export function applyRepair(file: CoverFile, repair: Repair): CoverFile {
     case 'measure':
       return file
   }
+}
+
+/** To the last tick: what mends by a hair must not be rounded off again. A millimetre on a metric grid has no sixty-fourths. */
+function spell(length: Length, unit: Unit): string {
+  const typed = formatLength(length, unit)
+  const read = parseLength(typed, unit)
+  return read.ok && read.length === length ? typed : `${toMm(length)} mm`
 }

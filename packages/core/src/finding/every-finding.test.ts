@@ -1,8 +1,12 @@
 import { expect } from 'chai'
+import { applyRepair } from '../file/apply-repair.js'
 import type { CoverFile, TypedExtra, TypedLayer } from '../file/cover-schema.js'
 import { codesOf, coverFile, everyReading, familyFile, planFrom } from '../file/testing/cover-files.js'
+import { upgradeCoverFile } from '../file/upgrades.js'
+import { inches, mm, type Length } from '../length/length.js'
 import type { ChanceFindings } from './data/chance-findings.js'
 import type { FindingCode } from './finding.js'
+import { severityIn } from './severities.js'
 
 const outer = (changes: Partial<TypedLayer> = {}): TypedLayer => ({
   role: 'outer',
@@ -278,6 +282,63 @@ const cases: { readonly [Code in Exclude<FindingCode, SaidElsewhere>]: readonly 
   'clip-corners': [slip(stack(outer({ thickness: '1.1 mm' }))), slip(stack(outer({ thickness: '0.9 mm' })))],
   'one-way-print': [slip(stack(outer({ print: 'one-way' }))), slip(stack(outer({ print: 'two-way' })))],
 }
+
+/** As it is opened: of the newest version. And the same reckoned in inches, on the metric grid that it has. */
+const opened = (file: CoverFile): CoverFile => {
+  const read = upgradeCoverFile(file)
+  if (!read.ok) throw new Error(JSON.stringify(read.issues))
+  return read.value as CoverFile
+}
+const inInches = (file: CoverFile): CoverFile => ({ ...file, unit: 'in' })
+
+describe('a repair', () => {
+  const offered = Object.entries(cases).flatMap(([code, [bad]]) =>
+    [opened(bad), inInches(opened(bad))].flatMap(file => {
+      const finding = planFrom(file).findings.find(found => found.code === code)
+      const repair = finding?.repair
+      return repair && repair.kind !== 'measure' ? [{ code, file, repair }] : []
+    }),
+  )
+
+  it('is offered by several findings', () => {
+    expect(new Set(offered.map(({ repair }) => repair.kind))).to.include.all.keys(
+      'set-option',
+      'swap-readings',
+      'accept-mended',
+    )
+  })
+
+  for (const { code, file, repair } of offered)
+    it(`mends what it is offered for: ${code}, in ${file.unit ?? 'in'}, by ${repair.kind}`, () => {
+      const errorsOf = (cover: CoverFile) =>
+        planFrom(cover).findings.filter(found => severityIn(found) === 'error').length
+      const mended = applyRepair(file, repair)
+      expect(codesOf(planFrom(mended))).not.to.include(code)
+      expect(errorsOf(mended)).to.be.at.most(errorsOf(file))
+    })
+
+  it('opens the inner half of deep turned flaps, where a stiff cover would not bend into them', () => {
+    const file = familyFile('turned-flap-cover', {
+      object: { ...everyReading, foldsBack: false } as NonNullable<CoverFile['object']>,
+      options: { flapDepth: '100 mm' },
+    })
+    const repair = planFrom(file).findings.find(({ code }) => code === 'will-it-go-in')?.repair
+    expect(repair).to.include({ kind: 'choose-option', option: 'innerHalf', choice: 'open' })
+    if (repair) expect(codesOf(planFrom(applyRepair(file, repair)))).not.to.include('will-it-go-in')
+  })
+
+  it('is written to the last tick, in the cover’s unit where that can say it', () => {
+    const to = (length: Length, unit: 'in' | 'mm') =>
+      applyRepair({ ...slip(), unit }, { kind: 'set-option', option: 'flapDepth', name: 'flaps', length })
+        .options?.flapDepth
+    expect(to(mm(80), 'mm')).to.equal('80 mm')
+    expect(to(inches(2.5), 'in')).to.equal('2 1/2 in')
+    // 80 mm are 3.1496 in, which no sixty-fourth says: 3 5/32 in would be 80.17 mm, and too deep again
+    expect(to(mm(80), 'in')).to.equal('80 mm')
+    expect(to(inches(2.5), 'mm')).to.equal('63.5 mm')
+    expect(to(inches(1 / 64), 'mm')).to.equal('0.396875 mm')
+  })
+})
 
 describe('every finding', () => {
   for (const [code, [bad, good]] of Object.entries(cases))

@@ -20,8 +20,8 @@ const soonMs = 2000
 const stopWithinMs = 12_000
 
 /**
- * Starts so many processes that share the ports between them, and gives them once all of them answer. One that ends is
- * started again; one that cannot even begin is a StartFailure.
+ * Starts so many processes that share the ports between them, and gives them once each has answered or failed to. One that
+ * ends is started again; a first one that cannot even begin is a StartFailure.
  */
 export async function runWorkers({ count, settings, tell }: RunOptions): Promise<Workers> {
   cluster.setupPrimary({ exec: join(import.meta.dirname, 'worker-main.js'), args: [] })
@@ -64,7 +64,10 @@ export async function runWorkers({ count, settings, tell }: RunOptions): Promise
       (_, number) => `worker-${String(number + 1).padStart(2, '0')}`,
     )
     await begin(first)
-    await Promise.all(others.map(begin))
+    // It serves by now: whichever of the others cannot begin, say because the database is away just then, is tried again.
+    await Promise.all(
+      others.map(name => begin(name).catch((error: unknown) => tell((error as Error).message))),
+    )
   } catch (error) {
     await close()
     throw error

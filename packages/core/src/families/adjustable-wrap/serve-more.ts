@@ -17,8 +17,10 @@ export function serveMore(job: AnyJob, options: ResolvedOptions, body: Body): Re
   const free = betterFreeEnd(job, options, body)
   if (free !== undefined) return { kind: 'set-option', option: 'freeFlap', name: 'free end', length: free }
   const rooms = job.objects.map(object => roomInBoard(job, object))
-  const fixed = roundDownToGrid(shortest(options.fixedFlap, ...rooms), job.grid)
-  if (fixed >= options.fixedFlap || fixed < mm(20)) return undefined
+  const room = shortest(options.fixedFlap, ...rooms)
+  const fixed = roundDownToGrid(room, job.grid)
+  // a flap that has room everywhere is not what is in the way, be it on the grid or not
+  if (room === options.fixedFlap || fixed < mm(20)) return undefined
   return { kind: 'set-option', option: 'fixedFlap', name: 'fixed flap', length: fixed }
 }
 

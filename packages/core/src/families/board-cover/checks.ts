@@ -6,14 +6,15 @@ import type { Job } from '../contract.js'
 import type { BothWays } from '../sized.js'
 import { checkTurnIn } from '../turn-in.js'
 import { spineFor, type BoardCase } from './case.js'
-import type { BoardCoverOptions } from './options.js'
+import { resolveOptions, type BoardCoverOptions } from './options.js'
 
 /** What can go wrong with the case as planned. Source: docs/craft.md, Board cover. */
 export function checkBoardCover(
-  { unit, grid, sizing }: Job<BoardCoverOptions>,
+  job: Job<BoardCoverOptions>,
   made: BoardCase,
   turnIns: BothWays<Length>,
 ): readonly Finding[] {
+  const { unit, grid, sizing } = job
   const spine = roundUpToGrid(spineFor(made), grid)
   return [
     ...findingWhen(
@@ -28,11 +29,18 @@ export function checkBoardCover(
       comesOut: turnIns,
       board: made.thickness,
       unit,
-      ...(sizing.mode === 'computed' && {
-        option: turnIns.height < turnIns.width ? 'turnInHeadTail' : 'turnIn',
-      }),
+      grid,
+      ...(sizing.mode === 'computed' && { decidedBy: turnInOf(job, turnIns) }),
     }),
   ]
+}
+
+/** What decides the shorter turn-in: where head and tail have none of their own, the one decides both. */
+function turnInOf(job: Job<BoardCoverOptions>, { width, height }: BothWays<Length>) {
+  const { turnIn, turnInHeadTail } = resolveOptions(job)
+  return job.options.turnInHeadTail !== undefined && height < width
+    ? { option: 'turnInHeadTail', asked: turnInHeadTail }
+    : { option: 'turnIn', asked: turnIn }
 }
 
 function checkGap({ gap, thickness }: BoardCase, grid: Length): readonly Finding[] {
