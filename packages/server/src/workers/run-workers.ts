@@ -26,18 +26,21 @@ const stopWithinMs = 12_000
 export async function runWorkers({ count, settings, tell }: RunOptions): Promise<Workers> {
   cluster.setupPrimary({ exec: join(import.meta.dirname, 'worker-main.js'), args: [] })
   const state = { isClosing: false }
-  const running = new Map<string, Worker>()
+  const running = new Map<string, Running>()
   const begin = (name: string): Promise<void> => {
     const worker = cluster.fork()
     const began = Date.now()
-    running.set(name, worker)
+    const one = { worker, isServing: false }
+    running.set(name, one)
     return new Promise((resolve, reject) => {
       worker.on('message', (message: unknown) => {
         if (!isFromWorker(message)) return
         if (message.snowdrift === 'awaits')
           settings.then(known => send(worker, { snowdrift: 'serve', name, settings: known }), reject)
-        else if (message.snowdrift === 'serves') resolve()
-        else reject(new StartFailure(message.message))
+        else if (message.snowdrift === 'serves') {
+          one.isServing = true
+          resolve()
+        } else reject(new StartFailure(message.message))
       })
       worker.once('exit', (code: number | null, signal: string | null) => {
         running.delete(name)
@@ -75,7 +78,13 @@ export async function runWorkers({ count, settings, tell }: RunOptions): Promise
   return { close }
 }
 
-function stop(worker: Worker): Promise<void> {
+interface Running {
+  readonly worker: Worker
+  isServing: boolean
+}
+
+/** One that serves finishes what it has begun. One that does not has begun nothing, and may not hear yet what it is told. */
+function stop({ worker, isServing }: Running): Promise<void> {
   return new Promise(resolve => {
     const force = setTimeout(() => worker.process.kill('SIGKILL'), stopWithinMs)
     worker.once('exit', () => {
@@ -83,7 +92,8 @@ function stop(worker: Worker): Promise<void> {
       resolve()
     })
     if (worker.isDead()) resolve()
-    else send(worker, { snowdrift: 'stop' })
+    else if (isServing) send(worker, { snowdrift: 'stop' })
+    else worker.process.kill('SIGKILL')
   })
 }
 
