@@ -41,7 +41,7 @@ function expectInTurn(made: ReturnType<typeof madeOf>, chain: readonly string[])
 
 type Way = readonly [what: string, family: string, changes: Partial<CoverFile>, ...chains: string[][]]
 
-/** Step by step as docs/craft.md, Making, has them; between two that stand beside each other the maker is free. */
+/** Step by step; between two that stand beside each other the maker is free. Source: docs/craft.md, Making. */
 const ways: readonly Way[] = [
   [
     'a slip-on cover: flaps, sides looked at, sewn, tried, turned, closed',
