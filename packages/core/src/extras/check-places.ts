@@ -16,8 +16,20 @@ export function checkPlaces(strip: Strip, prints: readonly NamedFootprint[], uni
     ...prints.flatMap(checkEdge),
     ...prints.flatMap(print => checkFolds(strip, print)),
     ...prints.flatMap(print => checkOpening(strip, print, unit)),
-    ...prints.flatMap((first, index) => prints.slice(index + 1).flatMap(second => checkPair(first, second))),
+    ...checkPairs(prints),
   ]
+}
+
+/** Each with each that comes after it: of many that hardly one collides. */
+function checkPairs(prints: readonly NamedFootprint[]): readonly Finding[] {
+  const found: Finding[] = []
+  prints.forEach((first, index) => {
+    for (let next = index + 1; next < prints.length; next += 1) {
+      const second = prints[next]
+      if (second && collide(first, second)) found.push(...describeCollision(first, second))
+    }
+  })
+  return found
 }
 
 function checkEdge({ index, name, within, ...print }: NamedFootprint): readonly Finding[] {
@@ -85,12 +97,19 @@ function checkPartOfOpening(
 
 const ways = { x: ['left', 'right'], y: ['up', 'down'] } as const
 
+/** So much over each other is no more than a thread. */
+const thread = mm(0.05)
+
+function collide(first: NamedFootprint, second: NamedFootprint): boolean {
+  if (first.face !== second.face || first.index === second.index) return false
+  return overlap(first, second, 0) > thread && overlap(first, second, 1) > thread
+}
+
 /** What lies on the inside is seen from there: left and right change places. */
-function checkPair(first: NamedFootprint, second: NamedFootprint): readonly Finding[] {
-  if (first.face !== second.face || first.index === second.index) return []
-  const across = overlap(first, second, 0)
-  const along = overlap(first, second, 1)
-  const over = shortest(across.over, along.over)
+function describeCollision(first: NamedFootprint, second: NamedFootprint): readonly Finding[] {
+  const across = clearing(first, second, 0)
+  const along = clearing(first, second, 1)
+  const over = shortest(overlap(first, second, 0), overlap(first, second, 1))
   const sideways = across.clear <= along.clear
   const seen = first.face === 'inside' ? (across.way === 0 ? 1 : 0) : across.way
   const data: FindingData['extras-collide'] = {
@@ -100,17 +119,24 @@ function checkPair(first: NamedFootprint, second: NamedFootprint): readonly Find
     clear: sideways ? across.clear : along.clear,
     way: sideways ? ways.x[seen] : ways.y[along.way],
   }
-  return findingWhen(over > mm(0.05), 'extras-collide', `extra:${second.index}`, data)
+  return findingWhen(true, 'extras-collide', `extra:${second.index}`, data)
 }
 
-/** How far two lie over each other along an axis, and how far the second has to go, and which way, to clear the first. */
-function overlap(first: NamedFootprint, second: NamedFootprint, axis: 0 | 1) {
+/** How far two lie over each other along an axis; below nought where they stand apart. */
+function overlap(first: NamedFootprint, second: NamedFootprint, axis: 0 | 1): Length {
+  const [a, b] = spanOf(first, axis)
+  const [c, d] = spanOf(second, axis)
+  return subtract(shortest(b, d), longest(a, c))
+}
+
+/** How far the second has to go along an axis, and which way, to clear the first. */
+function clearing(first: NamedFootprint, second: NamedFootprint, axis: 0 | 1) {
   const [a, b] = spanOf(first, axis)
   const [c, d] = spanOf(second, axis)
   const back = subtract(d, a)
   const forth = subtract(b, c)
   const way: 0 | 1 = back < forth ? 0 : 1
-  return { over: subtract(shortest(b, d), longest(a, c)), clear: shortest(back, forth), way }
+  return { clear: shortest(back, forth), way }
 }
 
 function spanOf(

@@ -45,7 +45,7 @@ function makeMouth(work: AnyPocket, mouth: PocketMouth, ids: readonly string[]):
       cost: 'costly',
     },
   } as const
-  if (options.card || mouth === 'folded')
+  if (mouth === 'folded' || (options.card && mouth !== 'zipped'))
     return {
       ...shared,
       kind: 'fold',

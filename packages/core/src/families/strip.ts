@@ -99,13 +99,25 @@ export function totalWidth(panels: readonly Panel[]): Length {
   return add(...panels.map(panel => panel.width))
 }
 
-/** Where each panel begins, from the left. */
-export function placePanels(panels: readonly Panel[]): readonly (Panel & { readonly x: Length })[] {
+export interface PlacedPanel extends Panel {
+  readonly x: Length
+}
+
+const placed = new WeakMap<readonly Panel[], readonly PlacedPanel[]>()
+
+/** Where each panel begins, from the left: reckoned once a strip, for all that is added asks for it. */
+export function placePanels(panels: readonly Panel[]): readonly PlacedPanel[] {
+  const known = placed.get(panels) ?? placeInTurn(panels)
+  placed.set(panels, known)
+  return known
+}
+
+function placeInTurn(panels: readonly Panel[]): readonly PlacedPanel[] {
   let x = zero
   return panels.map(panel => {
-    const placed = { ...panel, x }
+    const next = { ...panel, x }
     x = add(x, panel.width)
-    return placed
+    return next
   })
 }
 

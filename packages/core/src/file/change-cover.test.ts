@@ -2,11 +2,14 @@ import { expect } from 'chai'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { plan } from '../plan/plan.js'
+import { extras } from '../extras/registry.js'
+import { listOptionFields } from '../families/option-fields.js'
+import { families } from '../families/registry.js'
 import { applyRepair } from './apply-repair.js'
 import { changeUnit } from './change-unit.js'
 import { coverJsonSchema } from './json-schema.js'
 import { planToJson } from './plan-json.js'
-import { codesOf, coverFile, coverFrom, planFrom } from './testing/cover-files.js'
+import { codesOf, coverFile, coverFrom, familyFile, planFrom } from './testing/cover-files.js'
 
 describe('changing the unit of a cover', () => {
   const bare = coverFile({
@@ -34,6 +37,56 @@ describe('changing the unit of a cover', () => {
     expect(metric.layers[0]?.thickness).to.equal('0.28 mm')
     expect(metric.grid).to.equal(undefined)
     expect(changeUnit(bare, 'in')).to.equal(bare)
+  })
+})
+
+describe('a length that is said without its unit', () => {
+  /** Some number that is a length within the range in inches, and too small or another one in millimetres. */
+  const bareIn = ({ minMm, maxMm }: { readonly minMm: number; readonly maxMm: number }) =>
+    ((minMm + 0.3 * (maxMm - minMm)) / 25.4).toFixed(3)
+
+  for (const family of families)
+    for (const [key, field] of listOptionFields(family.options('in')))
+      if (field.field === 'length')
+        it(`stays what it was in another unit: ${key} of ${family.id}`, () => {
+          const file = { ...familyFile(family.id), unit: 'in' as const, options: { [key]: bareIn(field) } }
+          const read = coverFrom(file).options as Record<string, unknown>
+          expect(read[key]).to.be.a('number')
+          expect((coverFrom(changeUnit(file, 'mm')).options as Record<string, unknown>)[key]).to.equal(
+            read[key],
+          )
+        })
+
+  for (const extra of extras)
+    for (const [key, field] of listOptionFields(extra.options('in')))
+      if (field.field === 'length')
+        it(`stays what it was in another unit: ${key} of ${extra.type}`, () => {
+          const carrier = families.find(({ traits }) => extra.refuses(traits) === undefined)
+          const file = {
+            ...familyFile(carrier?.id ?? ''),
+            unit: 'in' as const,
+            extras: [{ type: extra.type, [key]: bareIn(field) }],
+          }
+          const read = (of: typeof file) => coverFrom(of).extras[0]?.options[key]
+          expect(read(file)).to.be.a('number')
+          expect(coverFrom(changeUnit(file, 'mm')).extras[0]?.options[key]).to.equal(read(file))
+        })
+
+  it('stays what it was where a hand errs, to either side', () => {
+    const file = {
+      ...coverFile(),
+      hand: { seamBias: '-0.02', cutBias: 0.01, seamScatter: '1/32', cutScatter: '0.5 mm' },
+    }
+    const { hand } = coverFrom(file)
+    // 0.02 in are 0.508 mm: 162.56 ticks of 1/320 mm; a minus before it
+    expect(hand?.seamBias).to.be.closeTo(-162.56, 0.5)
+    expect(coverFrom(changeUnit(file, 'mm')).hand).to.deep.equal(hand)
+    expect(changeUnit(file, 'mm').hand).to.deep.equal({
+      seamBias: '-0.02 in',
+      cutBias: '0.01 in',
+      seamScatter: '1/32 in',
+      cutScatter: '0.5 mm',
+    })
   })
 })
 

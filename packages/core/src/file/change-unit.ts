@@ -30,6 +30,7 @@ export function changeUnit(file: CoverFile, to: Unit): CoverFile {
     }),
     ...(file.trial && { trial: sayTrialUnit(file.trial, said) }),
     ...(file.oldCover && { oldCover: sayOldUnit(file.oldCover, said) }),
+    ...(file.hand && { hand: mapKeys(file.hand, handLengths, typed => saySigned(typed, from)) }),
   }
 }
 
@@ -80,6 +81,14 @@ export function sayRecipeUnit(recipe: TypedRecipe, family: string, from: Unit): 
     ...mapKeys(recipe, [...sizingLengths, 'seam'], said),
     ...(recipe.options && { options: mapKeys(recipe.options, optionLengths(family, from), said) }),
   }
+}
+
+const handLengths = ['seamBias', 'cutBias', 'seamScatter', 'cutScatter']
+
+/** How a hand errs may be less than nothing. */
+function saySigned(typed: TypedLength, unit: Unit): TypedLength {
+  const [, minus = '', size = ''] = /^\s*([-−]?)(.*)$/s.exec(String(typed)) ?? []
+  return minus === '' ? sayUnit(typed, unit) : `${minus}${sayUnit(size, unit)}`
 }
 
 const sizingLengths = ['easeWidth', 'easeHeight', 'addWidth', 'addHeight', 'width', 'height']

@@ -87,8 +87,8 @@ function checkHeeded(
 function checkClosure(traits: readonly Trait[], added: readonly AddedExtra[]): readonly Finding[] {
   const open = traits.includes('folds-over') && !traits.includes('book')
   const closed = added.some(({ extra }) => extra.group === 'closure' && extra.refuses(traits) === undefined)
-  const closures = closuresFor(traits)
-  return findingWhen(open && !closed && closures.length > 0, 'no-closure', 'family', { closures })
+  const closures = open && !closed ? closuresFor(traits) : []
+  return findingWhen(closures.length > 0, 'no-closure', 'family', { closures })
 }
 
 function closuresFor(traits: readonly Trait[]): readonly string[] {

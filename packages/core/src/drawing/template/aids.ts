@@ -1,4 +1,4 @@
-import { placePanels, type Panel, type Strip } from '../../families/strip.js'
+import { placePanels, type Panel, type PlacedPanel, type Strip } from '../../families/strip.js'
 import { add, longest, mm, scale, shortest, subtract, zero, type Length } from '../../length/length.js'
 import type { Plan } from '../../plan/plan.js'
 import { line, rectangle, text, type Drawing, type Mark } from '../drawing.js'
@@ -14,8 +14,6 @@ export function drawAids({ strip }: Plan, { say }: Pick<Naming, 'say'>): readonl
     ...(gap ? [gapStrip(strip, gap, say(gap.width))] : []),
   ]
 }
-
-type PlacedPanel = Panel & { readonly x: Length }
 
 /** The spine with its holes, and its middle both ways; none where it has no holes. */
 function spineHoles(strip: Strip, { name, x, width }: PlacedPanel): readonly Drawing[] {
