@@ -1,4 +1,4 @@
-import { backingsOf, layerOf, type Layer } from '../material/layer.js'
+import { backingsOf, type Layer } from '../material/layer.js'
 import { toMm } from '../length/length.js'
 import { customary } from '../length/unit.js'
 import type { Piece } from '../piece/piece.js'
@@ -22,7 +22,7 @@ export interface Backed {
 export function backing(bench: Bench, about: Backed): readonly Draft[] {
   const ids = bench.pieces.map(({ id }) => id)
   return [
-    ...about.pieced.filter(id => ids.includes(id)).flatMap(id => patching(bench, id)),
+    ...about.pieced.filter(id => ids.includes(id)).flatMap(id => patching(bench, id, about)),
     ...(about.seamed ? ids.flatMap(id => behind(bench, id, about)) : []),
     ...(!about.glued && has(bench, 'underlining') && has(bench, 'outer') ? [underlining(bench)] : []),
     ...quilting(bench, about),
@@ -30,10 +30,10 @@ export function backing(bench: Bench, about: Backed): readonly Draft[] {
 }
 
 /** Patches sewn and pressed; trimmed to the panel where quilting does not trim it. */
-function patching(bench: Bench, id: string): readonly Draft[] {
+function patching(bench: Bench, id: string, { glued }: Backed): readonly Draft[] {
   const piece = pieceOn(bench, id)
   const { wide, round } = sizeMm(bench, id)
-  const quilted = layerOf(bench.stack, 'padding')?.quilted === true && id === 'outer'
+  const quilted = id === 'outer' && !glued && quiltedPadding(bench) !== undefined
   return [
     {
       id: `patch-${id}`,
@@ -187,12 +187,17 @@ function underlining(bench: Bench): Draft {
   }
 }
 
+/** The padding that is quilted with the outer, and trimmed with it. */
+function quiltedPadding({ pieces }: Bench): Piece | undefined {
+  return pieces.find(({ id, trimTo }) => id === 'padding' && trimTo !== undefined)
+}
+
 /** A padded panel that is quilted with its layers: marked, quilted, trimmed. */
 function quilting(bench: Bench, { glued, quiltingLines, pieced }: Backed): readonly Draft[] {
   if (glued || !has(bench, 'outer')) return []
   const outer = pieceOn(bench, 'outer')
   const isPieced = pieced.includes('outer')
-  const padding = bench.pieces.find(({ id }) => id === 'padding')
+  const padding = quiltedPadding(bench)
   const trimTo = padding?.trimTo ?? (isPieced ? undefined : outer.trimTo)
   if (!trimTo) return []
   const { wide, high } = sizeMm(bench, 'outer')
@@ -202,7 +207,7 @@ function quilting(bench: Bench, { glued, quiltingLines, pieced }: Backed): reado
   const say = `${bench.say(width)} × ${bench.say(height)}`
   return quiltPanel(bench, {
     piece: 'outer',
-    ...(padding?.trimTo && { padding: 'padding' }),
+    ...(padding && { padding: 'padding' }),
     lines: { count: outer.count * each, mmEach: high, pitch },
     trims: {
       size: say,

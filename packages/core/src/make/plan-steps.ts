@@ -38,9 +38,11 @@ export interface Making {
 
 /**
  * Every step of a cover that is planned: what its way of making does, what is added, and the techniques they share, put
- * into one right order. `say` says lengths in the sentences. A few milliseconds.
+ * into one right order. `say` says lengths in the sentences. A few milliseconds. No steps where a piece comes out at nothing:
+ * whoever reads the plan is told so, and nobody can cut it.
  */
 export function planSteps(cover: Cover, plan: Plan, { say, hands }: { say: Saying; hands: Hands }): Making {
+  if (plan.findings.some(({ code }) => code === 'piece-too-small')) return nothingToDo
   const order = inOrder(assembleSteps(cover, plan, { say, hands }))
   const steps = order.map(toStep)
   const sewn = steps.some(({ place, kind }) => place === 'machine' || kind === 'hand-sew')
@@ -53,6 +55,8 @@ export function planSteps(cover: Cover, plan: Plan, { say, hands }: { say: Sayin
     }),
   }
 }
+
+const nothingToDo: Making = { steps: [], minutes: 0, elapsed: 0, lastCalls: {} }
 
 /** All steps with what they need, as they were written. */
 export function assembleSteps(

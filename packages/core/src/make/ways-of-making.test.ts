@@ -9,7 +9,7 @@ import { ancestryOf } from './ancestry.js'
 import { usualHands } from './hands.js'
 import { brokenLaws } from './laws.js'
 import { inOrder } from './order.js'
-import { assembleSteps } from './plan-steps.js'
+import { assembleSteps, planSteps } from './plan-steps.js'
 
 const quilted: TypedLayer[] = [
   { role: 'lining', name: 'lining', thickness: '0.25 mm' },
@@ -67,6 +67,26 @@ const ways: readonly Way[] = [
     ['mark-folds', 'fold-flaps', 'try-in', 'close-flaps', 'finish'],
     ['mark-folds', 'hold-ribbon', 'close-flaps'],
     ['fold-handles', 'hold-handles', 'close-flaps'],
+  ],
+  [
+    'a single cover fitted on the book: line by line, what the fore-edges hold before the second flap is closed',
+    'turned-flap-cover',
+    {
+      layers: [{ role: 'outer', thickness: '0.3 mm' }],
+      options: { construction: 'single' },
+      extras: [{ type: 'loop-button' }, { type: 'tie-pair' }],
+    },
+    ['hem-ends', 'fold-first', 'mark-first-top', 'sew-first-top', 'mark-first-bottom', 'sew-first-bottom'],
+    ['sew-first-bottom', 'fold-second', 'mark-second-top', 'sew-second-top', 'mark-second-bottom'],
+    ['sew-second-bottom', 'check-sides', 'try-in', 'press-edges', 'tack-edges', 'sew-button', 'finish'],
+    ['fold-second', 'hold-loop', 'sew-second-top'],
+    ['fold-second', 'hold-ribbon', 'sew-second-top'],
+  ],
+  [
+    'a sleeve of patches: joined, quilted, trimmed once',
+    'sleeve',
+    { layers: quilted.filter(({ role }) => role !== 'lining'), pieced: ['outer'] },
+    ['cut-outer', 'patch-outer', 'mark-quilting-outer', 'quilt-outer', 'melt-marks-outer', 'trim-outer'],
   ],
   [
     'a wrap for several: the end tapered, the strap caught, the series tried before it is closed',
@@ -190,6 +210,20 @@ describe('the ways of making, step by step', () => {
       'glue-back-board',
       'glue-spine-lining',
     ])
+  })
+})
+
+describe('what cannot be cut', () => {
+  const stepsOf = (liningMargin: string) => {
+    const cover = coverFrom(familyFile('board-cover', { options: { liningMargin } }))
+    const planned = plan(cover)
+    return planSteps(cover, planned, { say: sayPlainly('mm'), hands: usualHands })
+  }
+
+  it('is not made: a piece that comes out at nothing leaves a cover without steps', () => {
+    // boards of 150 wide and more, less 2 · 90 of margin
+    expect(stepsOf('90 mm')).to.deep.equal({ steps: [], minutes: 0, elapsed: 0, lastCalls: {} })
+    expect(stepsOf('5 mm').steps.map(({ id }) => id)).to.include('glue-linings')
   })
 })
 

@@ -235,18 +235,22 @@ function fitted(work: Work<TurnedFlapOptions>): readonly Draft[] {
       'Book in again, pushed up against the sewn line.',
       'sew-first-top',
     ),
-    folded(
-      'fold-second',
-      'Fold the second flap',
-      'Book in and closed. Pull the cloth round it until it is just snug, mark the fold at the other fore-edge; book out, press, right sides together.',
-      'sew-first-bottom',
-    ),
+    {
+      ...folded(
+        'fold-second',
+        'Fold the second flap',
+        'Book in and closed. Pull the cloth round it until it is just snug, mark the fold at the other fore-edge; book out, press, right sides together.',
+        'sew-first-bottom',
+      ),
+      // Both fore-edges are known: what is held there is stitched on before this flap is closed over it.
+      turn: 'folds',
+    },
     ...line(
       'second-top',
       'the top of the second flap',
       'Back board into the fold, the first flap on.',
       'fold-second',
-    ),
+    ).map(step => (step.kind === 'sew' ? { ...step, turn: 'catches' as const } : step)),
     ...line(
       'second-bottom',
       'the foot of the second flap',

@@ -27,7 +27,10 @@ export function Screen() {
     return (
       <main className="grid gap-3 p-8">
         <h1 className="text-2xl font-semibold">Nothing to make yet</h1>
-        <p>The steps are there as soon as the cover is planned: a reading is still missing.</p>
+        <p>
+          The steps are there as soon as the cover can be made: a reading is still missing, or a piece of it
+          comes out at nothing.
+        </p>
         <Link className="text-thread underline" to={`/covers/${id}`}>
           To the cover
         </Link>

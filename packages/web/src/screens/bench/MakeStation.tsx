@@ -12,7 +12,7 @@ export function MakeStation({ id }: { readonly id: string }) {
   const bench = useMaking(id)
   if (bench === undefined) return <p className="text-soft">Fetching the steps …</p>
   if (bench === 'not-planned')
-    return <p className="text-soft">The steps are there as soon as the cover is planned.</p>
+    return <p className="text-soft">The steps are there as soon as the cover can be made.</p>
   const { steps } = bench.making
   const done = steps.filter(step => isDone(bench.progress, step.id)).length
   const next = nextStep(bench.progress, steps)

@@ -24,7 +24,7 @@ export function Screen() {
         </Button>
       </div>
       {bench === undefined && <CoverAwaited id={id} what="the steps" />}
-      {bench === 'not-planned' && <p>The steps are there as soon as the cover is planned.</p>}
+      {bench === 'not-planned' && <p>The steps are there as soon as the cover can be made.</p>}
       {isReady && (
         <>
           <h1 className="mb-4 text-2xl font-semibold">{bench.file.name || 'Cover without a name'}: steps</h1>

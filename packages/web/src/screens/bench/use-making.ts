@@ -106,6 +106,8 @@ function workOut(file: CoverFile, progress: Progress, settings: SettingsBody, pa
       ? { cover: made.cover, plan: made.plan }
       : { cover: first.cover, plan: first.plan }
   const plan = withMade(followed, { progress, unit })
+  const making = planSteps(cover, plan, { say: sayProperly(unit), hands })
+  if (making.steps.length === 0) return 'not-planned'
   return {
     unit,
     hands,
@@ -113,7 +115,7 @@ function workOut(file: CoverFile, progress: Progress, settings: SettingsBody, pa
     followed,
     plan,
     cloths: cover,
-    making: planSteps(cover, plan, { say: sayProperly(unit), hands }),
+    making,
   }
 }
 
