@@ -64,6 +64,9 @@ export async function swipe(page: Page, from: { x: number; y: number }, byY: num
   await hand.detach()
 }
 
+/** Longer than a finger rests on a piece before it moves it. */
+const heldMs = 400
+
 /** Puts two fingers down side by side and draws them from so far apart to so far apart. */
 export async function pinch(
   page: Page,
@@ -77,7 +80,13 @@ export async function pinch(
     { x: x + apart / 2, y, id: 1 },
   ]
   const steps = 5
-  await hand.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: fingers(fromApart) })
+  // one finger after the other, as hands have it, and slowly: a piece that is held so long comes loose
+  for (const down of [1, 2])
+    await hand.send('Input.dispatchTouchEvent', {
+      type: 'touchStart',
+      touchPoints: fingers(fromApart).slice(0, down),
+    })
+  await page.evaluate(ms => new Promise(resolve => setTimeout(resolve, ms)), heldMs)
   for (let step = 1; step <= steps; step++) {
     const apart = fromApart + ((toApart - fromApart) * step) / steps
     await hand.send('Input.dispatchTouchEvent', { type: 'touchMove', touchPoints: fingers(apart) })

@@ -41,6 +41,18 @@ describe('a request for a plan of time', () => {
     expect([work[0]?.copies, work[0]?.done.has('cut-outer'), times.sew]).to.deep.equal([2, true, 1.2])
   })
 
+  it('refuses a cover of which a piece comes out at nothing, by its place', () => {
+    const { options, ...file } = example('botany-journal')
+    // boards of a journal, less twice so much margin, leave no lining
+    const none = { ...file, options: { ...(options as object), liningMargin: '100 mm' } }
+    expect(problems({ ...good, covers: [ledger, { id: 'journal', file: none }] })).to.deep.equal([
+      'covers[1].file: A piece of it comes out at nothing: it cannot be made so.',
+    ])
+    expect(
+      problems({ ...good, covers: [ledger, { id: 'journal', file: { ...file, options } }] }),
+    ).to.deep.equal([])
+  })
+
   it('refuses times that are none, by name', () => {
     const at = (start: string) => problems({ ...good, sessions: [{ start, minutes: 60 }] })
     expect(at('2026-02-30T19:00')).to.deep.equal([

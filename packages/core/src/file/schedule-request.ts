@@ -106,6 +106,13 @@ function readWork(
     say: sayPlainly(read.value.unit),
     hands: usualHands,
   })
+  if (steps.length === 0)
+    return {
+      ok: false,
+      issues: [
+        { path: `${path}.file`, message: 'A piece of it comes out at nothing: it cannot be made so.' },
+      ],
+    }
   const known = new Set(steps.map(step => step.id))
   const issues = [
     ...done.flatMap((step, index) =>

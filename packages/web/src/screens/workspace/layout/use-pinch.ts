@@ -25,6 +25,8 @@ export function usePinch({ frame, zoom, most, onZoom }: PinchProps): void {
       if (within(wanted) !== now.current.zoom) now.current.onZoom(within(wanted))
     }
     const onTouch = (event: TouchEvent) => {
+      // what we say ourselves below
+      if (!event.isTrusted) return
       const apart = fingersApart(event)
       if (apart === undefined) {
         began = undefined
@@ -33,6 +35,8 @@ export function usePinch({ frame, zoom, most, onZoom }: PinchProps): void {
       // Two fingers here are ours: neither the page zooms, nor is a piece dragged.
       event.preventDefault()
       event.stopPropagation()
+      // No two fingers come at once: the first has begun to hold a piece by now, and is to let it go.
+      if (!began) event.touches[0]?.target.dispatchEvent(new Event('touchcancel'))
       began ??= { apart, zoom: now.current.zoom }
       zoomTo((began.zoom * apart) / began.apart)
     }
