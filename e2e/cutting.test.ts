@@ -78,6 +78,8 @@ describe('from cloth to pieces', function () {
     await pinch(hand, between, 100, 20)
     await see(hand, '100 %', `${group('outer')} figcaption`)
     await hand.browserContext().close()
+    // keys go to the window in front
+    await page.bringToFront()
   })
 
   it('moves and lets go by the keyboard, and takes a change back', async () => {

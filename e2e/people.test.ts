@@ -155,6 +155,8 @@ describe('people where Snowdrift is hosted', function () {
     await press(other, 'Make new ones')
     await see(other, 'Is it you?', '[data-modal]')
     expect(await axe(other)).to.deep.equal([])
+    // the cursor stands where something is asked
+    expect(await other.evaluate(() => document.activeElement?.getAttribute('type'))).to.equal('password')
     await fill(other, 'Passphrase', 'not the passphrase')
     await press(other, 'It is me')
     await see(other, 'That does not fit', '[data-modal]')
@@ -192,6 +194,7 @@ describe('people where Snowdrift is hosted', function () {
     await see(other, 'You belong to no workshop')
     await press(other, 'Your account')
     await see(other, 'None. Open an invitation to one.')
+    expect(await textOf(other)).not.to.contain('Who belongs to this workshop')
     // and are back by another invitation, with the account that they have
     await other.goto(await invite('maker'))
     await see(other, 'You are signed in as Mads.')

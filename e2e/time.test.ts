@@ -6,6 +6,7 @@ import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { choose, fill, find, press, pressAt, see } from './testing/hands.js'
 import type { Site } from './testing/site.js'
+import { wordsOf } from '../packages/paper/src/testing/poppler.js'
 import { useSite } from './testing/use-site.js'
 
 describe('planning time', function () {
@@ -98,6 +99,8 @@ describe('planning time', function () {
     const folder = mkdtempSync(join(tmpdir(), 'snowdrift-ics-'))
     const client = await page.createCDPSession()
     await client.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder })
+    // what stands above it grows and shrinks while better plans are found
+    await see(page, 'Nothing better was found.')
     const count = (await sessions()).length
     await press(page, 'Into my calendar')
     let ics = ''
@@ -110,6 +113,24 @@ describe('planning time', function () {
     expect(uids).to.have.length(count)
     expect(new Set(uids).size).to.equal(count)
     expect(ics).to.match(/DTSTART:\d{8}T180000\r?\n/)
+  })
+
+  it('prints the sheets of all that is planned in one go, and stops where that is wanted', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'snowdrift-sheets-'))
+    const session = await page.createCDPSession()
+    await session.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder })
+    await press(page, 'All their sheets')
+    await page.waitForSelector('progress[aria-label="Writing the sheets"]')
+    await press(page, 'Stop')
+    await page.waitForSelector('progress[aria-label="Writing the sheets"]', { hidden: true })
+    await press(page, 'All their sheets')
+    await see(page, 'among your downloads')
+    while (!(await readdir(folder)).includes('project-sheets.pdf'))
+      await page.evaluate(() => new Promise(resolve => setTimeout(resolve, 50)))
+    const text = wordsOf(await readFile(join(folder, 'project-sheets.pdf')))
+    const planned = await page.$$eval('[data-planned] a', links => links.map(link => link.textContent))
+    expect(planned.length).to.be.above(1)
+    for (const cover of planned) expect(text).to.contain(cover)
   })
 
   it('takes a cover in and out of the plan', async () => {

@@ -1,8 +1,10 @@
-import { runCommand } from './run-command.js'
+import { loadCommands } from './commands.js'
 
 const [command = '', ...args] = process.argv.slice(2)
-process.exitCode = await runCommand(command, args, {
+const terminal = {
   input: process.stdin,
-  print: text => process.stdout.write(text),
-  complain: text => process.stderr.write(text),
-})
+  print: (text: string) => process.stdout.write(text),
+  complain: (text: string) => process.stderr.write(text),
+}
+const { runCommand } = loadCommands().exports
+process.exitCode = await runCommand(command, args, terminal, () => import('./export-file.js'))

@@ -78,6 +78,7 @@ export {
   type LabelSheet,
   type PaperName,
 } from './api/exports.js'
+export { mostSheets, readErrandRequest, type Errand, type ErrandRequest } from './api/errands.js'
 export { checkLeftOvers, readCutBody, readTakeBody, type CutBody, type TakeBody } from './api/take.js'
 export type {
   Drawing,
@@ -330,7 +331,7 @@ export {
 export * from './api/who-reaches.js'
 export { changedKinds, type Change, type ChangedKind } from './api/changes.js'
 export { makingColumns, makingRow, readMakingBody, type MakingBody, type MakingRow } from './api/makings.js'
-export { planSteps, type Making } from './make/plan-steps.js'
+export { canBeCut, planSteps, type Making } from './make/plan-steps.js'
 export type { CautionId, FaceUp, Step, StepCheck, StepKind, StepMeasure, WorkPlace } from './make/step.js'
 export type { Stitch } from './make/stitch.js'
 export { makingToJson } from './file/steps-json.js'

@@ -14,7 +14,8 @@ import {
 } from '@snowdrift/core'
 import type { Repositories } from './db/repositories/repositories.js'
 import type { FabricShop } from './devices/shop/shop.js'
-import { createExportWriter } from './exports/export-writer.js'
+import type { ErrandQueue } from './errands/errand-queue.js'
+import type { ExportWriter } from './exports/export-writer.js'
 import { mostBodyBytes } from './http/body.js'
 import { guard, nameCaller, type Door } from './http/guard.js'
 import { letIn } from './http/let-in.js'
@@ -34,6 +35,7 @@ import { createArchiveRoutes } from './routes/archive-routes.js'
 import { createStashCsvRoutes, createThingsCsvRoutes } from './routes/csv-routes.js'
 import { createDeviceRoutes } from './routes/device-routes.js'
 import { createEnterRoutes } from './routes/enter-routes.js'
+import { createErrandRoutes } from './routes/errand-routes.js'
 import { createExportRoutes } from './routes/export-routes.js'
 import { createHereRoutes } from './routes/here-routes.js'
 import { createLiveRoutes, type LiveOptions } from './routes/live-routes.js'
@@ -73,6 +75,10 @@ export interface AppDependencies {
   /** Where cloth is bought. */
   readonly shop: FabricShop
   readonly shrinker: PictureShrinker
+  /** Writes for paper and machines. */
+  readonly write: ExportWriter
+  /** Has heavy work done. */
+  readonly queue: ErrandQueue
   /** Throws where the database does not answer. */
   readonly ping: () => Promise<void>
   readonly log: Log
@@ -89,9 +95,8 @@ const mostSharedBytes = 16 * 1024
 /** The whole server as a function of its dependencies. */
 export function createApp(dependencies: AppDependencies): Hono {
   const { repositories, workshopOf, door, sharing, pairingTries, accounts, live, wrote } = dependencies
-  const { shop, shrinker, ping, log, now, observe, webFolder } = dependencies
+  const { shop, shrinker, write, queue, ping, log, now, observe, webFolder } = dependencies
   const { aged = repositories } = dependencies
-  const write = createExportWriter()
   const api = new Hono<WorkshopEnv>()
     // An archive takes as long as it is long, and says how far it is; who looks on, looks on.
     .use(except(['/api/archive', '/api/live'], deadline))
@@ -128,7 +133,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     .on('GET', keptPaths, offerToKeep)
     .route('/live', createLiveRoutes(live))
     // Archives, pictures and tables bound their own bodies.
-    .route('/archive', createArchiveRoutes({ shrinker, now, log }))
+    .route('/archive', createArchiveRoutes({ shrinker, log, queue }))
     .route('/materials', createMaterialRoutes(shrinker))
     .route('/makes', createMakePhotoRoutes(shrinker))
     .route('/stash.csv', createStashCsvRoutes())
@@ -164,6 +169,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     .route('/stash', createStashRoutes())
     .route('/shop', createShopRoutes(shop))
     .route('/exports', createExportRoutes(write))
+    .route('/errands', createErrandRoutes(queue))
     .route('/shares', createShareRoutes())
     .route('/settings', createSettingsRoutes())
     .route('/devices', createDeviceRoutes(sharing))

@@ -52,6 +52,7 @@ describe('another workshop’s rows', function () {
       mark: await idIn('marks'),
       share: (shared.body as unknown as { share: { id: string } }).share.id,
       device: paired?.device.id ?? '',
+      errand: (await repositories.errands.create(theirs, { kind: 'archive' }, 1))?.id ?? '',
     }
     all = await everythingOf(app().database, app().theirs)
   })
@@ -81,6 +82,8 @@ describe('another workshop’s rows', function () {
       ['POST', '/api/stash/reserve', { coverId: cover, pieces: [{ id: piece, version: 1 }] }],
       ['POST', '/api/stash/release', { coverId: cover, pieces: [{ id: piece, version: 1 }] }],
       ['POST', '/api/stash/cut', { coverId: cover, pieces: [{ id: piece, version: 1, leftOvers: [] }] }],
+      ['POST', '/api/errands', { kind: 'archive', cover }],
+      ['POST', '/api/errands', { kind: 'sheets', covers: [cover] }],
       ['POST', `/api/materials/${material}/pieces`, { source: 'remnant', width: '500', length: '700' }],
     ] as const
     for (const [method, path, body] of refused)

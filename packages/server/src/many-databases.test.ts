@@ -177,6 +177,11 @@ describe('with a replica for reads that may be a moment old', function () {
     await replica.stop()
     expect((await send(server, 'POST', '/api/covers', coverBody())).status).to.equal(201)
     expect((await fetch(`${server.address}/api/ready`)).status).to.equal(200)
-    expect((await fetch(`${server.address}/api/archive`)).status).to.equal(503)
+    const refused = await fetch(`${server.address}/api/archive`)
+    expect(refused.status).to.equal(503)
+    // nothing was to be saved: there is nothing to say of that
+    expect(((await refused.json()) as { detail: string }).detail).to.equal(
+      'The database does not answer. Try again in a moment.',
+    )
   })
 })

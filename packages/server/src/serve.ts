@@ -6,7 +6,7 @@ import { connect, limitRole, type Database } from './db/connect.js'
 import { migrate } from './db/migrate.js'
 import { createRepositories, type Repositories } from './db/repositories/repositories.js'
 import { ensureWorkshop } from './db/repositories/workshops.js'
-import { setTimeout } from 'node:timers/promises'
+import { setTimeout as pause } from 'node:timers/promises'
 import type { FabricShop } from './devices/shop/shop.js'
 import { createSimulatedShop } from './devices/shop/simulated-shop.js'
 import type { Log } from './log.js'
@@ -15,6 +15,9 @@ import { listen } from './http/listen.js'
 import { createTries, enterLimits, pairingLimits } from './http/tries.js'
 import { createChanges } from './live/changes.js'
 import { listenToChanges } from './live/listen-to-changes.js'
+import { createErrandQueue } from './errands/errand-queue.js'
+import { doErrand } from './errands/do-errand.js'
+import { createExportWriter } from './exports/export-writer.js'
 import { loopbackNames, ownNames } from './reach/own-names.js'
 import { createShareListener, type ShareListener, type ShareOptions } from './reach/share-listener.js'
 import { createPictureShrinker } from './pictures/shrinker.js'
@@ -78,6 +81,8 @@ export interface Server extends House {
 /** Who is no longer let in need not be waited for: what they look at ends, what they wrote is answered in a moment. */
 const shareStopWithinMs = 1000
 const hourMs = 3_600_000
+/** Errands of others can wait; whoever comes up has better things to do first. */
+const lookForErrandsAfterMs = 5000
 /** A device that was away for longer asks by what stands there instead. */
 const answersKeptMs = 48 * hourMs
 
@@ -117,6 +122,13 @@ async function serveFrom(
   } = options
   const { repositories, workshop } = await prepare(database, options.demo ?? false)
   const shrinker = createPictureShrinker()
+  const write = createExportWriter()
+  const aged = replica ? createRepositories(replica, tools) : repositories
+  const queue = createErrandQueue({
+    url: options.databaseUrl,
+    perform: (id, signal) => doErrand(id, { repositories, aged, write, now, log }, signal),
+    log,
+  })
   const isCounting = metricsPort !== undefined || measures
   const metrics = isCounting ? (await import('./http/metrics.js')).createMetrics() : undefined
   // What asks for passkeys is large, and no server at home needs it.
@@ -133,7 +145,9 @@ async function serveFrom(
   const appAt = (door: Door) =>
     createApp({
       repositories,
-      ...(replica && { aged: createRepositories(replica, tools) }),
+      aged,
+      write,
+      queue,
       workshopOf: () => workshop,
       door,
       sharing,
@@ -143,7 +157,7 @@ async function serveFrom(
       }),
       live: { changes, closing: closing.signal },
       wrote: following.nudge,
-      shop: shop ?? createSimulatedShop({ now, wait: async ms => setTimeout(ms), chance: Math.random }),
+      shop: shop ?? createSimulatedShop({ now, wait: async ms => pause(ms), chance: Math.random }),
       shrinker,
       ping: () => database.sequelize.authenticate(),
       log,
@@ -178,6 +192,9 @@ async function serveFrom(
       ? await listen(metrics.page.fetch, { port: metricsPort, stopWithinMs: 1000 })
       : undefined
   const stopForgetting = forgetWhatIsOld(repositories, log)
+  const beginning = setTimeout(() => {
+    queue.begin().catch((error: unknown) => log.error({ error: String(error) }, 'errands wait for the next'))
+  }, lookForErrandsAfterMs).unref()
   const stopFollowing = changes.follow(workshop, undefined, ({ change }) => {
     // Whichever process it was said to, the way in is open in all of them, or in none.
     if (!hosted && (change === null || change.kind === 'sharing'))
@@ -200,9 +217,10 @@ async function serveFrom(
     },
     close: async () => {
       stopForgetting()
+      clearTimeout(beginning)
       stopFollowing()
       closing.abort()
-      await Promise.all([sharing.turn(false), listening.close(), following.close()])
+      await Promise.all([sharing.turn(false), listening.close(), following.close(), queue.close()])
       await read?.close()
       shrinker.close()
       await Promise.all([database.close(), replica?.close()])
@@ -233,10 +251,11 @@ function now(): Date {
 }
 
 /** Once an hour, and at the start. Gives the function that ends it. */
-function forgetWhatIsOld({ answers, people }: Repositories, log: Log): () => void {
+function forgetWhatIsOld({ answers, errands, people }: Repositories, log: Log): () => void {
   const forget = () => {
     Promise.all([
       answers.forgetBefore(new Date(Date.now() - answersKeptMs)),
+      errands.forgetBefore(new Date(Date.now() - hourMs)),
       people.sessions.forgetOld(),
       people.passkeys.forgetOld(),
       people.audit.forgetOld(),

@@ -3,13 +3,14 @@ import { runCommand } from '../run-command.js'
 /** One command with what it reads, and everything that it says. */
 export async function run(command: string, args: readonly string[], input = '') {
   const written = { out: '', err: '' }
-  const code = await runCommand(command, args, {
+  const terminal = {
     input: (async function* () {
       await Promise.resolve()
       yield input
     })(),
-    print: text => (written.out += text),
-    complain: text => (written.err += text),
-  })
+    print: (text: string) => (written.out += text),
+    complain: (text: string) => (written.err += text),
+  }
+  const code = await runCommand(command, args, terminal, () => import('../export-file.js'))
   return { code, ...written }
 }

@@ -42,7 +42,7 @@ export interface Making {
  * whoever reads the plan is told so, and nobody can cut it.
  */
 export function planSteps(cover: Cover, plan: Plan, { say, hands }: { say: Saying; hands: Hands }): Making {
-  if (plan.findings.some(({ code }) => code === 'piece-too-small')) return nothingToDo
+  if (!canBeCut(plan.findings)) return nothingToDo
   const order = inOrder(assembleSteps(cover, plan, { say, hands }))
   const steps = order.map(toStep)
   const sewn = steps.some(({ place, kind }) => place === 'machine' || kind === 'hand-sew')
@@ -54,6 +54,11 @@ export function planSteps(cover: Cover, plan: Plan, { say, hands }: { say: Sayin
       stitch: stitchFor(plan.seams.length > 0 ? plan.seams : [{ thickness: wallThickness(cover, plan) }]),
     }),
   }
+}
+
+/** Whether every piece can be cut: where one comes out at nothing there is nothing to lay out or to make. */
+export function canBeCut(findings: Plan['findings']): boolean {
+  return findings.every(({ code }) => code !== 'piece-too-small')
 }
 
 const nothingToDo: Making = { steps: [], minutes: 0, elapsed: 0, lastCalls: {} }

@@ -19,6 +19,12 @@ const rowsAtOnce = 200
 /** Which rows go out; all of them where nothing is said. */
 export type Wanted = (kind: ArchiveKind, row: ArchiveRow) => boolean
 
+interface Chosen {
+  readonly wanted?: Wanted | undefined
+  /** Told the share of the rows that is looked through; may throw to give up. */
+  readonly tell?: (part: number) => Promise<void>
+}
+
 /**
  * The files of a workshop’s archive, page by page. Belongs into a snapshot, so that rows that name each other fit
  * together. What was deleted is left out, and with it that others name it.
@@ -27,7 +33,7 @@ export async function* filesOf(
   repositories: Repositories,
   workshop: string,
   now: Date,
-  wanted?: Wanted,
+  { wanted, tell }: Chosen = {},
 ): AsyncGenerator<FileToZip> {
   const { archive, settings, pictures } = repositories
   const manifest: ArchiveManifest = {
@@ -39,8 +45,11 @@ export async function* filesOf(
   if (!wanted) yield json(settingsFile, bodyOf(settingFields, await settings.find(workshop)))
   const isHere = async (kind: ArchiveKind, id: string) =>
     (await archive.standings(kind, workshop, [id])).get(id)?.kind === 'here'
+  const rows = tell ? await archive.count(workshop) : 0
+  let seen = 0
   for (const kind of archiveKinds)
     for await (const row of rowsOf(repositories, kind, workshop)) {
+      await tell?.(++seen / rows)
       if (wanted && !wanted(kind, row)) continue
       yield json(fileOf(kind, row.id), await withoutGone(kind, row, isHere))
       if (kind === 'makes') yield* photosOf(repositories, workshop, row)

@@ -1,6 +1,7 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
 import { StartFailure } from '../start-failure.js'
 import type { Migration } from './migrations/migration.js'
+import * as errands from './migrations/016-errands.js'
 import * as people from './migrations/015-people.js'
 import * as telling from './migrations/014-tell-changes.js'
 import * as devices from './migrations/013-devices.js'
@@ -33,6 +34,7 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['013-devices', devices],
   ['014-tell-changes', telling],
   ['015-people', people],
+  ['016-errands', errands],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

@@ -6,18 +6,13 @@ import { answerProblem } from '../http/problems.js'
 import { startBeside } from '../start-beside.js'
 import type { Written } from './write-file.js'
 
-/** Answers a request with a cover as it is now, planned and written for paper or machines; nothing is kept. */
-export type ExportWriter = (
-  context: Context,
-  request: ExportRequest,
-  settings: SettingsBody,
-) => Promise<Response>
+/** Writes a cover as it is now, planned, for paper or machines, or joins such sheets; nothing is kept. */
+export type ExportWriter = (task: ExportTask) => Promise<Written>
 
 /** What the process is asked; it answers with what was written. */
-export interface ExportTask {
-  readonly request: ExportRequest
-  readonly settings: SettingsBody
-}
+export type ExportTask =
+  | { readonly request: ExportRequest; readonly settings: SettingsBody }
+  | { readonly sheets: readonly Uint8Array[] }
 
 const longestMs = 20_000
 /** Started when it is wanted, ended when nothing more has come. */
@@ -41,15 +36,17 @@ export function createExportWriter({ timeoutMs = longestMs } = {}): ExportWriter
     else end()
     return written ?? tooLong
   }
-  return async (context, request, settings) => {
-    const written = await inTurn(() => write({ request, settings }))
-    if ('failure' in written) return answerProblem(context, written.failure)
-    const { bytes, name, type, extension } = written
-    return context.body(Uint8Array.from(bytes), 200, {
-      'Content-Type': type,
-      'Content-Disposition': attachment(`${name}, ${request.as}.${extension}`),
-    })
-  }
+  return task => inTurn(() => write(task))
+}
+
+/** Answers a request with what was written for it. */
+export function answerWritten(context: Context, as: string, written: Written): Response {
+  if ('failure' in written) return answerProblem(context, written.failure)
+  const { bytes, name, type, extension } = written
+  return context.body(Uint8Array.from(bytes), 200, {
+    'Content-Type': type,
+    'Content-Disposition': attachment(`${name}, ${as}.${extension}`),
+  })
 }
 
 const tooLong: Written = {

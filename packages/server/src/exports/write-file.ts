@@ -13,7 +13,7 @@ import {
   type Plan,
   type SettingsBody,
 } from '@snowdrift/core'
-import { exportCard, exportCover, mediaTypes } from '@snowdrift/paper'
+import { exportCard, exportCover, joinPdfs, mediaTypes } from '@snowdrift/paper'
 import type { Failure } from '../http/problems.js'
 
 /** Enough to say the chance of a sheet to a hundredth or two, in a fraction of a second. */
@@ -48,6 +48,11 @@ export async function writeFile(request: ExportRequest, settings: SettingsBody):
     options,
   )
   return written(bytes, cover, as)
+}
+
+/** Sheets that were written one by one, as one file. */
+export async function joinSheets(sheets: readonly Uint8Array[]): Promise<Written> {
+  return written(await joinPdfs(sheets), { name: 'Project sheets' }, 'sheet')
 }
 
 function written(bytes: Uint8Array, { name }: Pick<Cover, 'name'>, as: ExportRequest['as']): Written {

@@ -4,8 +4,8 @@ import type { PersonEnv, WorkshopEnv } from '../routes/workshop.js'
 import { changing } from './guard.js'
 import { answerProblem } from './problems.js'
 
-/** What is sent, and changes nothing: a file made of what stands there. */
-const readsBySending = /^\/api\/exports(\/|$)/
+/** What is sent, and changes nothing of the workshop: a file made of what stands there, and having one made. */
+const readsBySending = /^\/api\/(exports|errands)(\/|$)/
 
 /** Of people only those who belong to a workshop come to its work, and only those change it who may. */
 export const belonging: MiddlewareHandler<WorkshopEnv> = async (context, next) => {

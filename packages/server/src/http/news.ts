@@ -31,7 +31,7 @@ export function newsOf(
       work(tell)
         .catch((error: unknown): ArchiveNews => {
           if (!(error instanceof Left)) log.error({ error: String(error) }, 'long work failed')
-          return { problem: detailOf(failureOf(error)) }
+          return { problem: detailOf(failureOf(error, { wrote: true })) }
         })
         .then(news => {
           say(news)
@@ -45,9 +45,10 @@ export function newsOf(
   })
 }
 
-function failureOf(error: unknown): Failure {
+/** What went wrong with long work, as it is told; of what wrote nobody knows whether it was taken. */
+export function failureOf(error: unknown, { wrote }: { readonly wrote: boolean }): Failure {
   const trouble = databaseTrouble(error)
-  return trouble === 'away' ? { kind: 'down', wrote: true } : { kind: trouble ?? 'bug' }
+  return trouble === 'away' ? { kind: 'down', wrote } : { kind: trouble ?? 'bug' }
 }
 
 /** Whoever asked is gone. */

@@ -1,23 +1,18 @@
 import { standingChoices, type ArchiveNews, type ArchiveReport, type AuditKind } from '@snowdrift/core'
 import { Hono, type Context } from 'hono'
-import { createWriteStream } from 'node:fs'
-import { open } from 'node:fs/promises'
-import { Readable } from 'node:stream'
-import { pipeline } from 'node:stream/promises'
 import pLimit from 'p-limit'
 import { z } from 'zod'
-import { coverWith } from '../archive/cover-with.js'
 import { openArchive } from '../archive/open-archive.js'
 import { takeIn } from '../archive/take-in.js'
-import { filesOf } from '../archive/write-archive.js'
 import type { TakeInOptions } from '../archive/work.js'
-import { zipOf, type FileToZip } from '../archive/zip.js'
+import type { ErrandQueue } from '../errands/errand-queue.js'
 import type { Repositories } from '../db/repositories/repositories.js'
 import { newsOf } from '../http/news.js'
 import { answerProblem } from '../http/problems.js'
 import { bodyToFile, withTemporaryFile } from '../http/to-file.js'
 import type { PictureShrinker } from '../pictures/shrinker.js'
 import type { Log } from '../log.js'
+import { askFor, awaitFile } from './errand-routes.js'
 import type { WorkshopEnv } from './workshop.js'
 
 /** As a zip. Unpacked it may be larger, see `openArchive`. */
@@ -32,46 +27,26 @@ const coverQuery = z.strictObject({ cover: z.uuid().optional() })
 interface ArchiveRoutes {
   readonly log: Log
   readonly shrinker: PictureShrinker
-  readonly now: () => Date
+  readonly queue: ErrandQueue
 }
 
 /**
- * A workshop as one archive, out and in; or a cover with what of the stash it is made of. What comes in is answered line
- * by line: how far it is, then the report. With `only=report` nothing is taken.
+ * A workshop as one archive, out and in; or a cover with what of the stash it is made of. What goes out is an errand that
+ * is waited for. What comes in is answered line by line: how far it is, then the report. With `only=report` nothing is taken.
  */
-export function createArchiveRoutes({ shrinker, now, log }: ArchiveRoutes): Hono<WorkshopEnv> {
+export function createArchiveRoutes({ shrinker, log, queue }: ArchiveRoutes): Hono<WorkshopEnv> {
   // One at a time, so that connections are left for what makers wait for.
   const inTurn = pLimit(1)
   return new Hono<WorkshopEnv>()
     .get('/', async context => {
-      const { workshop, repositories, aged } = context.var
       const query = coverQuery.safeParse(context.req.query())
       if (!query.success)
         return answerProblem(context, {
           kind: 'bad-request',
           detail: 'Say in “cover” which cover by its id.',
         })
-      const { cover: id } = query.data
-      const cover = id === undefined ? undefined : await repositories.covers.find(workshop, id)
-      if (id !== undefined && !cover) return answerProblem(context, { kind: 'missing', what: 'cover' })
-      if (!cover) await noteOf(context, 'archive-taken-out')
-      return inTurn(() =>
-        withTemporaryFile(async path => {
-          // Of one cover everything is to be in it that was done to it just now.
-          await (cover ? repositories : aged).snapshot(async inside => {
-            const wanted = cover && (await coverWith(inside, workshop, cover))
-            await writeTo(path, filesOf(inside, workshop, now(), wanted))
-          })
-          // What is open can be read to its end though its name is gone.
-          const file = await open(path)
-          const { size } = await file.stat()
-          return context.body(Readable.toWeb(file.createReadStream()) as ReadableStream, 200, {
-            'Content-Type': 'application/zip',
-            'Content-Length': String(size),
-            'Content-Disposition': `attachment; filename="${cover ? 'cover' : 'workshop'}.snowdrift.zip"`,
-          })
-        }),
-      )
+      const errand = await askFor(context, queue, { kind: 'archive', ...query.data })
+      return errand instanceof Response ? errand : awaitFile(context, queue, errand)
     })
     .post('/', async context => {
       const query = takeQuery.safeParse(context.req.query())
@@ -129,8 +104,4 @@ class NotKept extends Error {
   constructor(readonly report: ArchiveReport) {
     super('not kept')
   }
-}
-
-async function writeTo(path: string, files: AsyncIterable<FileToZip>): Promise<void> {
-  await pipeline(Readable.from(zipOf(files)), createWriteStream(path, { mode: 0o600 }))
 }

@@ -1,6 +1,6 @@
 import { readExportRequest } from '@snowdrift/core'
 import { Hono } from 'hono'
-import type { ExportWriter } from '../exports/export-writer.js'
+import { answerWritten, type ExportWriter } from '../exports/export-writer.js'
 import { readBody } from '../http/body.js'
 import { answerProblem } from '../http/problems.js'
 import type { WorkshopEnv } from './workshop.js'
@@ -11,6 +11,7 @@ export function createExportRoutes(write: ExportWriter): Hono<WorkshopEnv> {
     const body = await readBody(context, readExportRequest)
     if (!body.ok) return answerProblem(context, body.failure)
     const { workshop, repositories } = context.var
-    return write(context, body.value, await repositories.settings.find(workshop))
+    const settings = await repositories.settings.find(workshop)
+    return answerWritten(context, body.value.as, await write({ request: body.value, settings }))
   })
 }

@@ -12,7 +12,7 @@ import { z } from 'zod'
 import type { OpenedShare } from '../db/repositories/share-repository.js'
 import { isSecret } from '../db/repositories/secret.js'
 import type { Repositories } from '../db/repositories/repositories.js'
-import type { ExportWriter } from '../exports/export-writer.js'
+import { answerWritten, type ExportWriter } from '../exports/export-writer.js'
 import { readBody } from '../http/body.js'
 import { answerProblem } from '../http/problems.js'
 
@@ -53,11 +53,8 @@ export function createSharedRoutes(write: ExportWriter, now: () => Date): Hono<S
       const file = found && (await fileOf(repositories, found))
       if (!found || !file) return nowhere(context)
       const settings = await repositories.settings.find(found.workshop)
-      return write(
-        context,
-        { file, as: 'sheet', audience: 'sewist', withPlain: false, ...query.data },
-        settings,
-      )
+      const request = { file, as: 'sheet', audience: 'sewist', withPlain: false, ...query.data } as const
+      return answerWritten(context, 'sheet', await write({ request, settings }))
     })
     .post('/:token', async context => {
       const { repositories } = context.var

@@ -16,6 +16,9 @@ import { connect, type Database } from '../db/connect.js'
 import type { FabricShop } from '../devices/shop/shop.js'
 import { migrate } from '../db/migrate.js'
 import { createRepositories, type Repositories } from '../db/repositories/repositories.js'
+import { createErrandQueue, type ErrandQueue } from '../errands/errand-queue.js'
+import { doErrand } from '../errands/do-errand.js'
+import { createExportWriter } from '../exports/export-writer.js'
 import { createPictureShrinker } from '../pictures/shrinker.js'
 import { ensureWorkshop } from '../db/repositories/workshops.js'
 
@@ -87,6 +90,8 @@ interface AnswerBody {
 }
 
 interface TestAppOptions {
+  /** Who has errands done; a queue of its own unless said. */
+  readonly queue?: ErrandQueue
   readonly shop?: FabricShop
   readonly limits?: NonNullable<Parameters<typeof connect>[1]>['limits']
   /** What of its way in is otherwise than at the machine itself. */
@@ -133,6 +138,15 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
   const ours = await ensureWorkshop(database.models, `ours-${randomUUID()}`, randomUUID)
   const theirs = await ensureWorkshop(database.models, `theirs-${randomUUID()}`, randomUUID)
   const shrinker = createPictureShrinker()
+  const write = createExportWriter()
+  const tools = { repositories, aged: repositories, write, now, log: quietLog }
+  const queue =
+    options.queue ??
+    createErrandQueue({ url, perform: (id, signal) => doErrand(id, tools, signal), log: quietLog })
+  const close = async () => {
+    await queue.close()
+    await database.close()
+  }
   const sharing = standInSharing()
   const changes = createChanges({ now: Date.now })
   const door: Door = {
@@ -160,6 +174,8 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
       offers: async () => Promise.resolve({ kind: 'offers', offers: [] }),
     },
     shrinker,
+    write,
+    queue,
     ping: () => database.sequelize.authenticate(),
     log: quietLog,
     now,
@@ -200,5 +216,5 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
     return { status: response.status, bytes: Buffer.from(await response.arrayBuffer()) }
   }
   const { routes } = app
-  return { database, repositories, ours, theirs, routes, request, requestBytes }
+  return { database: { ...database, close }, repositories, ours, theirs, routes, request, requestBytes }
 }

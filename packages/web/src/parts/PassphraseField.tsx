@@ -9,6 +9,8 @@ interface PassphraseFieldProps {
   readonly help?: string
   /** Whether one is chosen here, so that whoever keeps passphrases offers one. */
   readonly isNew?: boolean
+  /** Whether the cursor stands in it from the start, where it is what is asked. */
+  readonly autoFocus?: boolean
   readonly value: string
   readonly onChange: (passphrase: string) => void
 }
@@ -18,6 +20,7 @@ export function PassphraseField({
   label = 'Passphrase',
   help,
   isNew = false,
+  autoFocus = false,
   value,
   onChange,
 }: PassphraseFieldProps) {
@@ -34,6 +37,7 @@ export function PassphraseField({
             autoComplete={isNew ? 'new-password' : 'current-password'}
             autoCapitalize="off"
             spellCheck={false}
+            autoFocus={autoFocus}
             maxLength={2 * longestPassphrase}
             value={value}
             onChange={event => onChange(event.target.value)}

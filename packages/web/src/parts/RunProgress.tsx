@@ -17,7 +17,7 @@ export function RunProgress({ progress, label, onStop, stopped, done }: RunProgr
   if (typeof progress !== 'number') return progress === 'stopped' ? stopped : done
   return (
     <>
-      <progress className="h-1.5 w-40 accent-thread" aria-label={label} value={progress} max={1} />
+      <progress className="h-1.5 w-40" aria-label={label} value={progress} max={1} />
       <Button look="quiet" small onClick={onStop}>
         Stop
       </Button>

@@ -171,11 +171,15 @@ function MarkView({ mark, textSize, arrow, fill, isCased, isLit, onPoint, onPick
           dominantBaseline="middle"
           transform={mark.turned ? `rotate(-90 ${x} ${y})` : undefined}
         >
-          {fractionParts(mark.text).map((part, index) => (
-            <tspan key={index} className={part.fraction ? 'fraction' : undefined}>
-              {part.text}
-            </tspan>
-          ))}
+          {fractionParts(mark.text).map((part, index) =>
+            part.fraction ? (
+              <tspan key={index} className="fraction">
+                {part.text}
+              </tspan>
+            ) : (
+              part.text
+            ),
+          )}
         </text>
       )
     }

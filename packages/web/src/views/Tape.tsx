@@ -23,35 +23,34 @@ export function Tape({ reading, unit, division }: TapeProps) {
       className="h-11 w-64 max-w-full rounded-sm border border-rule bg-surface"
       aria-hidden
     >
-      {marks.map(mark => {
-        const at = scale(division, mark)
-        return (
-          <g key={mark}>
-            <line
-              x1={x(mark)}
-              x2={x(mark)}
-              y1={0}
-              y2={markHeight(at, unit)}
-              stroke="var(--soft)"
-              strokeWidth={1}
-            />
-            {at % oneOf(unit === 'mm' ? 'cm' : unit) === 0 && (
-              <text x={x(mark) + 3} y={38} fontSize={13} fill="var(--ink)">
-                {formatLength(at, unit, { bare: true })}
-              </text>
-            )}
-          </g>
-        )
-      })}
+      {/* One path, not a line each: the page lays out and paints so much the less while a reading is typed. */}
+      <path
+        d={marks.map(mark => `M${x(mark)} 0V${markHeight(scale(division, mark), unit)}`).join('')}
+        stroke="var(--soft)"
+        strokeWidth={1}
+      />
+      {marks
+        .filter(mark => isWhole(scale(division, mark), unit))
+        .map(mark => (
+          <text key={mark} x={x(mark) + 3} y={38} fontSize={13} fill="var(--ink)">
+            {formatLength(scale(division, mark), unit, { bare: true })}
+          </text>
+        ))}
       <line x1={width / 2} x2={width / 2} y1={0} y2={height} stroke="var(--thread)" strokeWidth={2} />
     </svg>
   )
 }
 
+/** Where a tape has its numbers: at inches, at centimetres. */
+const wholeOf = (unit: Unit) => oneOf(unit === 'mm' ? 'cm' : unit)
+
+function isWhole(at: Length, unit: Unit): boolean {
+  return at % wholeOf(unit) === 0
+}
+
 /** Whole units tall, halves less, and so on down, as on a real tape. */
 function markHeight(at: Length, unit: Unit): number {
-  const one = oneOf(unit === 'mm' ? 'cm' : unit)
   const steps = unit === 'in' ? [1, 2, 4, 8] : [1, 2]
-  const level = steps.findIndex(part => at % scale(one, 1 / part) === 0)
+  const level = steps.findIndex(part => at % scale(wholeOf(unit), 1 / part) === 0)
   return level < 0 ? 9 : 26 - level * 4.5
 }

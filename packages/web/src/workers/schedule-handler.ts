@@ -77,11 +77,16 @@ function createStepPlanner(hands: Hands) {
   const known = new Map<object, readonly Step[] | undefined>()
   return ({ file }: CoverToMake): readonly Step[] | undefined => {
     if (known.has(file)) return known.get(file)
-    const read = readCover(file)
-    const steps = read.ok
-      ? planSteps(read.value, plan(read.value), { say: sayPlainly(read.value.unit), hands }).steps
-      : undefined
+    const steps = stepsFor(file, hands)
     known.set(file, steps)
     return steps
   }
+}
+
+/** Undefined where it cannot be planned, or not be made: a piece comes out at nothing. */
+function stepsFor(file: CoverToMake['file'], hands: Hands): readonly Step[] | undefined {
+  const read = readCover(file)
+  if (!read.ok) return undefined
+  const { steps } = planSteps(read.value, plan(read.value), { say: sayPlainly(read.value.unit), hands })
+  return steps.length > 0 ? steps : undefined
 }

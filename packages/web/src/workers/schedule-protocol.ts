@@ -36,7 +36,7 @@ export type ScheduleReply = { readonly id: number } & (
   | {
       readonly kind: 'steps'
       readonly steps: Readonly<Record<string, StepsOfCover>>
-      /** Covers that cannot be planned yet: a reading is missing. */
+      /** Covers that cannot be planned yet: a reading is missing, or a piece comes out at nothing. */
       readonly notPlanned: readonly string[]
     }
   | { readonly kind: 'schedule'; readonly schedule: Schedule; readonly share: number }

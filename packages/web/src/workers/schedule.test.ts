@@ -60,8 +60,13 @@ describe('the worker that plans time', () => {
 
   it('names covers that cannot be planned yet, and plans the others', () => {
     const unread = { ...file, object: { kind: 'hardcover' as const, readings: {} } }
-    const all = replies([cover('a'), cover('b', { file: unread })])
-    expect(of(all, 'steps')[0]?.notPlanned).to.deep.equal(['b'])
+    // Nothing is left of padding that ends 40 in inside every edge.
+    const uncut = {
+      ...file,
+      layers: [{ role: 'padding' as const, thickness: '3 mm', inset: '40 in' }, ...file.layers],
+    }
+    const all = replies([cover('a'), cover('b', { file: unread }), cover('c', { file: uncut })])
+    expect(of(all, 'steps')[0]?.notPlanned).to.deep.equal(['b', 'c'])
     expect(Object.keys(of(all, 'schedule').at(-1)?.schedule.finish ?? {})).to.deep.equal(['a'])
   })
 

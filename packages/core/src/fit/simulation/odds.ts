@@ -31,18 +31,18 @@ export function countVerdicts(
   )
 }
 
-/** Marks each make that lies within one of the stretches, both ends included, and clears the others. */
-export function keepWithin(
-  kept: Uint8Array,
+/** 1 for each make that lies within one of the stretches, both ends included, 0 for the others. */
+export function markWithin(
   valuesMm: Float64Array,
   stretches: readonly { readonly fromMm: number; readonly toMm: number }[],
-): void {
-  for (let index = 0; index < valuesMm.length; index += 1) {
-    const value = valuesMm[index] ?? 0
-    let within = 0
-    for (const { fromMm, toMm } of stretches) if (value >= fromMm && value <= toMm) within = 1
-    kept[index] = (kept[index] ?? 0) & within
-  }
+): Uint8Array {
+  const marks = new Uint8Array(valuesMm.length)
+  for (const { fromMm, toMm } of stretches)
+    for (let index = 0; index < valuesMm.length; index += 1) {
+      const value = valuesMm[index] ?? 0
+      if (value >= fromMm && value <= toMm) marks[index] = 1
+    }
+  return marks
 }
 
 /** The share of marks that are set; of none, 0. */

@@ -7,7 +7,7 @@ import type { Verdict } from '../verdict.js'
 import { chanceByEase, findBestEase, findMiddleEase } from './best-ease.js'
 import type { Makes } from './makes.js'
 import type { Gauge } from './model.js'
-import { countHistogram, countVerdicts, keepWithin, shareOf, type Histogram } from './odds.js'
+import { countHistogram, countVerdicts, markWithin, shareOf, type Histogram } from './odds.js'
 import { shareVariance, spreadOf, type SourceShare } from './shares.js'
 
 /** What would come of making a cover many times. Shares are 0–1. */
@@ -58,10 +58,10 @@ export function summarise(
     exactness = false,
   }: { readonly count: number; readonly seed: number; readonly exactness?: boolean },
 ): Simulation {
-  const goes = fits.map((fit, index) => marksOf(made[index], [fitStretch(fit)]))
+  const goes = fits.map((fit, index) => markWithin(made[index] ?? none, [fitStretch(fit)]))
   const serves = clearances.map(({ works }, index) =>
-    marksOf(
-      made[fits.length + index],
+    markWithin(
+      made[fits.length + index] ?? none,
       works.map(({ from, to = endless }) => ({ fromMm: toMm(from), toMm: toMm(to) })),
     ),
   )
@@ -95,7 +95,9 @@ export function summarise(
     serves: servedShares(clearances, serves, count),
     bestChance: shareOf(
       allOf(count, [
-        ...directions.map(({ fit, bestEaseMm }, index) => marksOf(made[index], [atEase(fit, bestEaseMm)])),
+        ...directions.map(({ fit, bestEaseMm }, index) =>
+          markWithin(made[index] ?? none, [atEase(fit, bestEaseMm)]),
+        ),
         ...serves,
       ]),
     ),
@@ -145,15 +147,6 @@ function fitStretch({ give, bands }: Fit) {
 function atEase({ ease, bands }: Fit, targetMm: number) {
   const moved = targetMm - toMm(ease)
   return { fromMm: -moved, toMm: toMm(bands.top) - moved }
-}
-
-function marksOf(
-  valuesMm: Float64Array = none,
-  stretches: readonly { readonly fromMm: number; readonly toMm: number }[],
-): Uint8Array {
-  const marks = new Uint8Array(valuesMm.length).fill(1)
-  keepWithin(marks, valuesMm, stretches)
-  return marks
 }
 
 /** Marks the makes that every list marks. */

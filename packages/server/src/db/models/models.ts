@@ -11,6 +11,8 @@ import {
   thingColumns,
   type ColumnKind,
   type Columns,
+  type Errand,
+  type ErrandRequest,
   type OwnersAnswer,
   type SettingsRow,
   type ShareKind,
@@ -57,6 +59,8 @@ export interface Models extends PeopleModels {
   readonly Device: ModelStatic<Model<DeviceColumns>>
   readonly PairingCode: ModelStatic<Model<PairingCodeColumns>>
   readonly Try: ModelStatic<Model<TryColumns>>
+  readonly Errand: ModelStatic<Model<ErrandColumns>>
+  readonly ErrandPart: ModelStatic<Model<ErrandPartColumns>>
 }
 
 export interface AnswerColumns {
@@ -119,6 +123,29 @@ export interface PictureColumns {
   bytes: Buffer
 }
 
+export interface ErrandColumns {
+  id: string
+  workshopId: string
+  asked: ErrandRequest
+  state: Errand['state']
+  part: number
+  file: Errand['file'] | null
+  why: string | null
+  at: Date
+  /** How often it was begun. */
+  run: number
+  /** When whoever does it was last heard of. */
+  toldAt: Date
+}
+
+/** What an errand has written, cut into parts that a row holds easily. */
+export interface ErrandPartColumns {
+  errandId: string
+  run: number
+  number: number
+  bytes: Buffer
+}
+
 export interface PhotoColumns {
   workshopId: string
   id: string
@@ -172,6 +199,32 @@ export function defineModels(sequelize: Sequelize): Models {
       'settings',
       { workshopId: key(), version: DataTypes.INTEGER, ...attributesOf(settingFields) },
       { ...options, tableName: 'settings' },
+    ),
+    Errand: sequelize.define(
+      'errand',
+      {
+        id: key(),
+        workshopId: DataTypes.UUID,
+        asked: DataTypes.JSONB,
+        state: DataTypes.STRING,
+        part: DataTypes.REAL,
+        file: DataTypes.JSONB,
+        why: DataTypes.TEXT,
+        at: DataTypes.DATE,
+        run: DataTypes.INTEGER,
+        toldAt: DataTypes.DATE,
+      },
+      options,
+    ),
+    ErrandPart: sequelize.define(
+      'errand_part',
+      {
+        errandId: key(),
+        run: { type: DataTypes.INTEGER, primaryKey: true },
+        number: { type: DataTypes.INTEGER, primaryKey: true },
+        bytes: DataTypes.BLOB,
+      },
+      options,
     ),
     Answer: sequelize.define(
       'answer',

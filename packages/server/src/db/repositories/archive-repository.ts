@@ -1,4 +1,5 @@
 import {
+  archiveKinds,
   coverColumns,
   cuttingColumns,
   makeColumns,
@@ -32,6 +33,8 @@ export type Standing =
 
 /** Rows of every kind as archives hold them: as they were typed, with their ids, and nothing of this server’s own. */
 export interface ArchiveRepository {
+  /** How many rows of any kind there are. */
+  readonly count: (workshop: string) => Promise<number>
   /** The oldest first. */
   readonly list: (
     kind: ArchiveKind,
@@ -60,6 +63,15 @@ export function createArchiveRepository(
   { now }: RepositoryTools,
 ): ArchiveRepository {
   return {
+    count: async workshopId => {
+      let rows = 0
+      for (const kind of archiveKinds)
+        rows += await modelOf(models, kind).count({
+          where: { workshopId, deletedAt: null } as WhereOptions,
+          transaction,
+        })
+      return rows
+    },
     list: async (kind, workshopId, { after, limit }) => {
       const further = after === undefined ? {} : { seq: { [Op.gt]: after } }
       const rows = await modelOf(models, kind).findAll({

@@ -37,6 +37,7 @@ import type { Database } from '../connect.js'
 import { createArchiveRepository, type ArchiveRepository } from './archive-repository.js'
 import { createDeviceRepository, type DeviceRepository } from './device-repository.js'
 import { createAnswerRepository, type AnswerRepository } from './answer-repository.js'
+import { createErrandRepository, type ErrandRepository } from './errand-repository.js'
 import { withKeptPieces } from './cover-repository.js'
 import { withHistory } from './material-repository.js'
 import { createPictureRepository, type PictureRepository } from './picture-repository.js'
@@ -69,6 +70,7 @@ export interface Repositories {
   readonly shares: ShareRepository
   readonly devices: DeviceRepository
   readonly people: PeopleRepositories
+  readonly errands: ErrandRepository
   /** Within `together`: whoever else wants to hold the workshop waits until this is done. */
   readonly hold: (workshop: string) => Promise<void>
   /** Reads only, and everything as it stood when the work began. */
@@ -141,6 +143,7 @@ function over(session: Session, tools: RepositoryTools): Repositories {
     shares: createShareRepository(session, tools),
     devices: createDeviceRepository(session, tools),
     people: createPeopleRepositories(session, tools),
+    errands: createErrandRepository(session, tools),
     hold: workshop => holdWorkshop(session, workshop),
     snapshot: work =>
       session.together(async inner => {

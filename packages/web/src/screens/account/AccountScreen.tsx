@@ -92,11 +92,13 @@ function WorkshopsSection({ account: { workshops } }: { readonly account: Accoun
         ))}
       </ul>
       <Trouble error={error} />
-      <p>
-        <Link className="text-thread underline" to="/people">
-          Who belongs to this workshop
-        </Link>
-      </p>
+      {workshops.length > 0 && (
+        <p>
+          <Link className="text-thread underline" to="/people">
+            Who belongs to this workshop
+          </Link>
+        </p>
+      )}
     </Section>
   )
 }

@@ -87,7 +87,7 @@ function Confirm({ ways: { hasPassphrase, hasPasskey }, onConfirmed, onClose }: 
         <Trouble>{why}</Trouble>
         {hasPassphrase && (
           <form className="grid gap-4" onSubmit={event => void byPassphrase(event)}>
-            <PassphraseField value={passphrase} onChange={setPassphrase} />
+            <PassphraseField autoFocus={!hasPasskey} value={passphrase} onChange={setPassphrase} />
             <Button
               look={hasPasskey ? 'plain' : 'act'}
               type="submit"

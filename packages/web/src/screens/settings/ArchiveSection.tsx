@@ -2,8 +2,10 @@ import type { ArchiveReport, StandingChoice } from '@snowdrift/core'
 import { Download, FileInput } from 'lucide-react'
 import { useState } from 'react'
 import { Button } from '../../parts/Button'
+import { ErrandProgress } from '../../parts/ErrandProgress'
 import { FileButton } from '../../parts/FileButton'
 import { Toggle } from '../../parts/Toggle'
+import { useErrand } from '../../parts/use-errand'
 import { linesOf, sayTaken } from './archive-words'
 import { useArchive, type Archive } from './use-archive'
 
@@ -14,8 +16,9 @@ const choiceWords: Readonly<Record<StandingChoice, string>> = {
 
 /** The whole workshop as one file, out and in. */
 export function ArchiveSection() {
-  const { now, write, look, take, rest } = useArchive()
-  const isBusy = now.state === 'writing' || now.state === 'reading'
+  const { now, look, take, rest } = useArchive()
+  const out = useErrand()
+  const isBusy = out.now.state === 'running' || now.state === 'reading'
   return (
     <section className="grid gap-4" aria-labelledby="archive" data-archive={now.state}>
       <h2 id="archive" className="text-xl font-semibold">
@@ -26,7 +29,10 @@ export function ArchiveSection() {
         files that any program opens. Keep one elsewhere now and then, or take it to another computer.
       </p>
       <div className="flex flex-wrap items-center gap-3">
-        <Button disabled={isBusy} onClick={() => void write(`snowdrift-${today()}.zip`)}>
+        <Button
+          disabled={isBusy}
+          onClick={() => void out.start({ kind: 'archive' }, `snowdrift-${today()}.zip`)}
+        >
           <Download className="size-4" aria-hidden /> Take it out
         </Button>
         <FileButton
@@ -37,6 +43,7 @@ export function ArchiveSection() {
         >
           <FileInput className="size-4" aria-hidden /> Look into one …
         </FileButton>
+        <ErrandProgress now={out.now} label="Writing the archive" onStop={out.stop} />
         <Progress now={now} onStop={rest} />
       </div>
       {now.state === 'looked' && (
@@ -54,22 +61,15 @@ export function ArchiveSection() {
 
 function Progress({ now, onStop }: { readonly now: Archive; readonly onStop: () => void }) {
   switch (now.state) {
-    case 'writing':
     case 'reading':
       return (
         <span className="inline-flex items-center gap-2">
-          <progress
-            className="h-1.5 w-32 accent-thread"
-            aria-label={now.state === 'writing' ? 'Writing the archive' : 'Reading the archive'}
-            {...(now.state === 'reading' && { value: now.part, max: 1 })}
-          />
+          <progress className="h-1.5 w-32" aria-label="Reading the archive" value={now.part} max={1} />
           <Button look="quiet" small onClick={onStop}>
             Stop
           </Button>
         </span>
       )
-    case 'written':
-      return <Said words="Written: it is among your downloads." />
     case 'taken':
       return <Said words={sayTaken(now.report)} />
     case 'failed':

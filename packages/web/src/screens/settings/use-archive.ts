@@ -2,22 +2,19 @@ import type { ArchiveNews, ArchiveReport, StandingChoice } from '@snowdrift/core
 import { useEffect, useRef, useState } from 'react'
 import { api, rowTags } from '../../api/api'
 import { describeError } from '../../api/describe-error'
-import { fetchFile, refusalOf } from '../../api/fetch-file'
+import { refusalOf } from '../../api/fetch-file'
 import { readLines } from '../../api/read-lines'
 import { useAppDispatch } from '../../app/store'
-import { downloadBlob } from '../../parts/download'
 
 export type Archive =
   | { readonly state: 'resting' }
-  | { readonly state: 'writing' }
-  | { readonly state: 'written' }
   /** Looked through, or taken in. */
   | { readonly state: 'reading'; readonly part: number; readonly takes: boolean }
   | { readonly state: 'looked'; readonly file: File; readonly report: ArchiveReport }
   | { readonly state: 'taken'; readonly report: ArchiveReport }
   | { readonly state: 'failed'; readonly why: string }
 
-/** Has the server write the workshop’s archive, and take one in after it was looked through; each can be stopped. */
+/** Has the server take an archive in after it was looked through; it can be stopped. */
 export function useArchive() {
   const [now, setNow] = useState<Archive>({ state: 'resting' })
   const running = useRef<AbortController | undefined>(undefined)
@@ -33,15 +30,6 @@ export function useArchive() {
   const rest = () => {
     running.current?.abort()
     setNow({ state: 'resting' })
-  }
-
-  const write = async (name: string) => {
-    const signal = begin({ state: 'writing' })
-    const outcome = await fetchFile('/api/archive', signal)
-    if (signal.aborted) return
-    if (typeof outcome === 'string') return setNow({ state: 'failed', why: outcome })
-    downloadBlob(name, outcome)
-    setNow({ state: 'written' })
   }
 
   const send = async (file: File, query: string, takes: boolean) => {
@@ -62,7 +50,7 @@ export function useArchive() {
     dispatch(api.util.invalidateTags([...rowTags]))
     setNow(answer.taken ? { state: 'taken', report: answer.report } : { state: 'looked', file, ...answer })
   }
-  return { now, write, look, take, rest }
+  return { now, look, take, rest }
 }
 
 /** What the server says last, or what went wrong, in a sentence. */

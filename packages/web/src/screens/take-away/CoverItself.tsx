@@ -1,9 +1,9 @@
 import type { CoverFile } from '@snowdrift/core'
 import { Download } from 'lucide-react'
-import { useState } from 'react'
-import { fetchFile } from '../../api/fetch-file'
 import { Button } from '../../parts/Button'
-import { download, downloadBlob, fileNameOf } from '../../parts/download'
+import { download, fileNameOf } from '../../parts/download'
+import { ErrandProgress } from '../../parts/ErrandProgress'
+import { useErrand } from '../../parts/use-errand'
 
 interface CoverItselfProps {
   readonly id: string
@@ -12,15 +12,8 @@ interface CoverItselfProps {
 
 /** The cover as open files: alone, or with its thing and what of the stash it is made of. */
 export function CoverItself({ id, file }: CoverItselfProps) {
-  const [state, setState] = useState<'resting' | 'writing' | { readonly why: string }>('resting')
+  const { now, start, stop } = useErrand()
   const name = fileNameOf(file.name ?? '')
-  const takeWithStash = async () => {
-    setState('writing')
-    const outcome = await fetchFile(`/api/archive?cover=${id}`, AbortSignal.timeout(30_000))
-    if (typeof outcome === 'string') return setState({ why: outcome })
-    downloadBlob(`${name}.snowdrift.zip`, outcome)
-    setState('resting')
-  }
   return (
     <section className="grid gap-4" aria-labelledby="its-file">
       <h2 id="its-file" className="text-xl font-semibold">
@@ -37,13 +30,16 @@ export function CoverItself({ id, file }: CoverItselfProps) {
           The same with its thing, its cloths and what there is of them; another workshop takes it in under
           Settings.
         </p>
-        <Button disabled={state === 'writing'} onClick={() => void takeWithStash()}>
+        <Button
+          disabled={now.state === 'running'}
+          onClick={() => void start({ kind: 'archive', cover: id }, `${name}.snowdrift.zip`)}
+        >
           <Download className="size-4" aria-hidden /> With its cloth
         </Button>
-        {typeof state === 'object' && (
-          <p role="alert" className="basis-full text-bad">
-            {state.why}
-          </p>
+        {now.state !== 'resting' && (
+          <div className="basis-full text-right">
+            <ErrandProgress now={now} label="Writing the cover with its cloth" onStop={stop} />
+          </div>
         )}
       </div>
     </section>

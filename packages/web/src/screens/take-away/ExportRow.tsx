@@ -27,7 +27,7 @@ export function ExportRow({ offer, now, disabled, onStart, onStop, children }: E
         </div>
         {isRunning ? (
           <div className="flex items-center gap-2">
-            <progress className="h-1.5 w-24 accent-thread" aria-label={`Writing: ${offer.name}`} />
+            <progress className="h-1.5 w-24" aria-label={`Writing: ${offer.name}`} />
             <Button look="quiet" small onClick={onStop}>
               Stop
             </Button>

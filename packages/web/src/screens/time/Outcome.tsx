@@ -44,7 +44,7 @@ export function Outcome({ plan, schedule, marks }: OutcomeProps) {
       {unplaced.length > 0 && <Unplaced plan={plan} schedule={schedule} nameOf={nameOf} />}
       {plan.notPlanned.length > 0 && (
         <p>
-          Not planned, for a reading is missing:{' '}
+          Not planned, for a reading is missing or a piece comes out at nothing:{' '}
           {plan.notPlanned.map((id, index) => (
             <span key={id}>
               {index > 0 && ', '}

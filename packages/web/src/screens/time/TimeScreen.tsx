@@ -14,6 +14,7 @@ import type { WorkSession } from '@snowdrift/core'
 import { CoversToMake } from './CoversToMake'
 import { Outcome } from './Outcome'
 import { SessionCard } from './SessionCard'
+import { SheetsOfAll } from './SheetsOfAll'
 import { WhenIWork } from './WhenIWork'
 import { groupByCover } from './session-groups'
 import { useTimePlan } from './use-time-plan'
@@ -102,6 +103,7 @@ function Plan({ ids, marks }: PlanProps) {
         <Button disabled={withWork.length === 0} onClick={() => void save()}>
           <CalendarPlus className="size-4" aria-hidden /> Into my calendar
         </Button>
+        <SheetsOfAll ids={ids} />
         <span className="flex h-8 items-center gap-3 text-sm text-soft">
           <RunProgress
             progress={plan.progress}

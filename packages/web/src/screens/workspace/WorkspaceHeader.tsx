@@ -17,7 +17,7 @@ export function WorkspaceHeader() {
       <h1 className="sr-only">{name || 'Cover without a name'}</h1>
       <input
         aria-label="Name of the cover"
-        className="min-w-0 flex-1 rounded-md max-sm:basis-full border border-transparent bg-transparent px-1 py-1 text-2xl font-semibold tracking-tight hover:border-rule"
+        className="-outline-offset-2 min-w-0 flex-1 rounded-md max-sm:basis-full border border-transparent bg-transparent px-1 py-1 text-2xl font-semibold tracking-tight hover:border-rule"
         maxLength={120}
         value={name}
         placeholder="Name this cover"

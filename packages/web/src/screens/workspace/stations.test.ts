@@ -62,6 +62,19 @@ describe('the stations of a cover', () => {
     expect(plannedOf(right).findings).to.deep.equal([])
   })
 
+  it('wait from the layout on where a piece comes out at nothing: there is nothing to cut', () => {
+    // the outer is cut some 3 in high; 1 3/4 in off at head and tail leave nothing of the padding
+    const small = coverFile({
+      object: { kind: 'hardcover', readings: { height: ['2 1/2'], width: ['6 5/8'], thickness: ['1'] } },
+      layers: [
+        { role: 'padding', thickness: '3 mm', inset: '1 3/4' },
+        { role: 'outer', thickness: '0.28 mm' },
+      ],
+    })
+    expect(plannedOf(small).findings.map(({ code }) => code)).to.include('piece-too-small')
+    expect(statesOf(small)).to.include({ pieces: 'error', layout: 'waits', make: 'waits', log: 'waits' })
+  })
+
   it('say the gravest of what they have to say, each its own', () => {
     const file = coverFile({
       object: {

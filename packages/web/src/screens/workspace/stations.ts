@@ -1,4 +1,11 @@
-import { kindOfSubject, topOfPath, type Finding, type Severity, type SubjectKind } from '@snowdrift/core'
+import {
+  canBeCut,
+  kindOfSubject,
+  topOfPath,
+  type Finding,
+  type Severity,
+  type SubjectKind,
+} from '@snowdrift/core'
 import { gravestOf } from '../../parts/severity'
 import type { Planned } from '../../views/planned'
 
@@ -36,9 +43,13 @@ export const stationStateWords: Readonly<Record<StationState, string>> = {
 export function stateOf(station: Station, { plan, missing, issues, findings }: Planned): StationState {
   if (issues.some(({ path }) => stationOfPlace(path) === station)) return 'waits'
   const toSay = gravestOf(findings.filter(finding => stationOf(finding) === station)) ?? 'settled'
+  // The cover that has a piece of no size is neither laid out nor made.
+  if (afterPieces.includes(station) && !canBeCut(findings)) return 'waits'
   if (plan || station === 'layers') return toSay
   return station === 'measure' && missing.length === 0 ? toSay : 'waits'
 }
+
+const afterPieces: readonly Station[] = stations.slice(stations.indexOf('pieces') + 1)
 
 /** Where what is found about a kind of thing is seen to. */
 const stationFor: Readonly<Record<SubjectKind, Station>> = {
