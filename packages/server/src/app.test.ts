@@ -25,7 +25,7 @@ describe('the server', function () {
 
   it('is migrated once', async () => {
     const { migrate } = await import('./db/migrate.js')
-    expect(await migrate(app().database.sequelize)).to.deep.equal([])
+    expect(await migrate(app().database)).to.deep.equal([])
   })
 
   for (const [kind, body] of [

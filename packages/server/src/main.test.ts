@@ -19,14 +19,17 @@ describe('starting and stopping', function () {
   this.timeout(180_000)
   let folder = ''
   let port = 0
-  const started: Running[] = []
+  let started: Running[] = []
   before(async () => {
     folder = await mkdtemp(join(tmpdir(), 'snowdrift-main-'))
     port = await findFreePort()
   })
-  after(async () => {
+  afterEach(async () => {
     for (const { process } of started) process.kill('SIGTERM')
     await Promise.all(started.map(({ exited }) => exited))
+    started = []
+  })
+  after(async () => {
     await rm(folder, { recursive: true, force: true })
   })
 
@@ -76,6 +79,11 @@ describe('starting and stopping', function () {
     }
   }
 
+  const coversAt = async (address: string) =>
+    (
+      (await (await fetch(`${address}/api/covers`)).json()) as { items: { file: { name: string } }[] }
+    ).items.map(({ file }) => file.name)
+
   it('keeps everything over Ctrl-C and a new start', async () => {
     const first = run()
     const address = await ready(first)
@@ -87,14 +95,11 @@ describe('starting and stopping', function () {
     expect(created.status).to.equal(201)
     first.process.kill('SIGINT')
     expect(await first.exited).to.equal(0)
-    const second = run()
-    const page = (await (await fetch(`${await ready(second)}/api/covers`)).json()) as {
-      items: { file: { name: string } }[]
-    }
-    expect(page.items.map(({ file }) => file.name)).to.deep.equal(['Kept over night'])
+    expect(await coversAt(await ready(run()))).to.deep.equal(['Kept over night'])
   })
 
   it('keeps a second Snowdrift off the same port and off the same data, and says which it was', async () => {
+    await ready(run())
     const samePort = run({ SNOWDRIFT_DATA: join(folder, 'elsewhere') })
     expect(await samePort.exited).to.equal(1)
     expect(samePort.output())
@@ -108,7 +113,7 @@ describe('starting and stopping', function () {
   })
 
   it('writes structured logs beside the data, and keeps the password out of them', async () => {
-    await fetch(`http://127.0.0.1:${port}/api/settings`)
+    await fetch(`${await ready(run())}/api/settings`)
     const lines = await logLines('/api/settings')
     const last = JSON.parse(lines.at(-1) ?? '{}') as Record<string, unknown>
     expect(last).to.include({ method: 'GET', path: '/api/settings', status: 200, name: 'snowdrift' })
@@ -116,13 +121,14 @@ describe('starting and stopping', function () {
   })
 
   it('survives a kill that leaves the database running, and takes it over', async () => {
-    const running = started[1]
-    if (!running) throw new Error('The second start is gone')
+    const running = run()
+    const before = await coversAt(await ready(running))
+    const postmaster = await findPostmaster(join(folder, 'postgres'))
     running.process.kill('SIGKILL')
     await running.exited
     const again = run()
-    const page = (await (await fetch(`${await ready(again)}/api/covers`)).json()) as { items: unknown[] }
-    expect(page.items).to.have.length(1)
+    expect(await coversAt(await ready(again))).to.deep.equal(before)
+    expect((await findPostmaster(join(folder, 'postgres')))?.pid).to.equal(postmaster?.pid)
     again.process.kill('SIGTERM')
     expect(await again.exited).to.equal(0)
   })
@@ -172,16 +178,17 @@ describe('starting and stopping', function () {
   })
 
   it('keeps the demo apart from one’s own work', async () => {
-    const demo = run({}, '--demo')
-    const covers = async (address: string) =>
-      ((await (await fetch(`${address}/api/covers`)).json()) as { items: unknown[] }).items.length
-    expect(await covers(await ready(demo))).to.equal(12)
-    demo.process.kill('SIGTERM')
-    await demo.exited
     const own = run()
-    expect(await covers(await ready(own))).to.equal(1)
+    const ours = await coversAt(await ready(own))
     own.process.kill('SIGTERM')
     await own.exited
+    const demo = run({}, '--demo')
+    const theirs = await coversAt(await ready(demo))
+    expect(theirs).to.have.length(12)
+    expect(theirs.filter(name => ours.includes(name))).to.deep.equal([])
+    demo.process.kill('SIGTERM')
+    await demo.exited
+    expect(await coversAt(await ready(run()))).to.deep.equal(ours)
   })
 
   it('lets other devices in where it is told to, and says how one comes in', async () => {

@@ -11,7 +11,7 @@ import type { FabricShop } from './devices/shop/shop.js'
 import { createSimulatedShop } from './devices/shop/simulated-shop.js'
 import type { Log } from './log.js'
 import type { Door } from './http/guard.js'
-import { listen } from './http/listen.js'
+import { listen, type Fetch } from './http/listen.js'
 import { createTries, enterLimits, pairingLimits } from './http/tries.js'
 import { createChanges } from './live/changes.js'
 import { listenToChanges } from './live/listen-to-changes.js'
@@ -109,17 +109,7 @@ async function serveFrom(
   replica: Database | undefined,
   options: ServeOptions,
 ): Promise<Server> {
-  const {
-    port,
-    log,
-    webFolder,
-    shop,
-    share,
-    hosted,
-    metricsPort,
-    measures = false,
-    stopWithinMs = 8000,
-  } = options
+  const { log, webFolder, shop, share, hosted, metricsPort, measures = false } = options
   const { repositories, workshop } = await prepare(database, options.demo ?? false)
   const shrinker = createPictureShrinker()
   const write = createExportWriter()
@@ -181,19 +171,15 @@ async function serveFrom(
         isSealed: false,
         proxies: new BlockList(),
       })
-  const listening = await listen(app.fetch, {
-    port,
-    stopWithinMs,
-    ...(hosted?.isOpen && { hostname: '0.0.0.0' }),
-    ...(hosted && share?.certificate && { certificate: share.certificate }),
-  })
-  const read =
-    metrics && metricsPort !== undefined
-      ? await listen(metrics.page.fetch, { port: metricsPort, stopWithinMs: 1000 })
-      : undefined
+  const { listening, read } = await takePorts(app.fetch, metrics?.page.fetch, options).catch(
+    async (error: unknown) => {
+      await following.close()
+      throw error
+    },
+  )
   const stopForgetting = forgetWhatIsOld(repositories, log)
   const beginning = setTimeout(() => {
-    queue.begin().catch((error: unknown) => log.error({ error: String(error) }, 'errands wait for the next'))
+    void queue.begin()
   }, lookForErrandsAfterMs).unref()
   const stopFollowing = changes.follow(workshop, undefined, ({ change }) => {
     // Whichever process it was said to, the way in is open in all of them, or in none.
@@ -228,6 +214,27 @@ async function serveFrom(
   }
 }
 
+/** Listens for the application and, where it is asked for, for whoever watches over it: at both ports or at none. */
+async function takePorts(
+  app: Fetch,
+  metrics: Fetch | undefined,
+  { port, metricsPort, hosted, share, stopWithinMs = 8000 }: ServeOptions,
+) {
+  const listening = await listen(app, {
+    port,
+    stopWithinMs,
+    ...(hosted?.isOpen && { hostname: '0.0.0.0' }),
+    ...(hosted && share?.certificate && { certificate: share.certificate }),
+  })
+  if (!metrics || metricsPort === undefined) return { listening }
+  try {
+    return { listening, read: await listen(metrics, { port: metricsPort, stopWithinMs: 1000 }) }
+  } catch (error) {
+    await listening.close()
+    throw error
+  }
+}
+
 /** Whose a server's work is: there as soon as this is, with its tables, however many processes ask at once. */
 export interface Prepared {
   readonly repositories: Repositories
@@ -237,7 +244,7 @@ export interface Prepared {
 /** Brings the tables up to date and makes the workshop. Demo and own work are workshops of their own. */
 export async function prepare(database: Database, demo: boolean): Promise<Prepared> {
   if (database.isPooled) await limitRole(database)
-  await migrate(database.sequelize)
+  await migrate(database)
   const repositories = createRepositories(database, tools)
   const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
   if (demo) await (await import('./demo/load-demo.js')).loadDemo(repositories, workshop, now())

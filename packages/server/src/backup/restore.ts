@@ -18,8 +18,8 @@ export async function restore(url: string, file: string): Promise<void> {
     ['--exit-on-error', '--single-transaction', '--no-owner', '--no-privileges', '--dbname=', file],
     url,
   )
-  const { sequelize, close } = await connect(url)
-  await migrate(sequelize).finally(close)
+  const database = await connect(url)
+  await migrate(database).finally(database.close)
 }
 
 /** PostgreSQL's own archives begin so. */

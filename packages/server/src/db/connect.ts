@@ -10,6 +10,8 @@ export interface Database {
   readonly models: Models
   /** Whether each transaction may come to another connection of the server: what one remembers another does not know. */
   readonly isPooled: boolean
+  /** Does what may take as long as it takes, such as a change of many rows, over connections on which the client never gives up. */
+  readonly unhurried: <T>(work: (sequelize: Sequelize) => Promise<T>) => Promise<T>
   readonly close: () => Promise<void>
 }
 
@@ -45,21 +47,36 @@ export async function connect(
   url: string,
   { limits = {}, isPooled = false }: ConnectOptions = {},
 ): Promise<Database> {
-  const sequelize = new Sequelize(url, {
-    dialect: 'postgres',
-    dialectModule: driver,
-    logging: false,
-    pool: { max: connections(), idle: 10_000, acquire: 5000 },
-    // Such a pool takes no limits with a connection: `limitRole` leaves them where each connection finds them.
-    dialectOptions: { ...(isPooled ? {} : serverLimits), ...clientLimits, ...limits },
-  })
+  const open = (within: Partial<Limits>) =>
+    new Sequelize(url, {
+      dialect: 'postgres',
+      dialectModule: driver,
+      logging: false,
+      pool: { max: connections(), idle: 10_000, acquire: 5000 },
+      // Such a pool takes no limits with a connection: `limitRole` leaves them where each connection finds them.
+      dialectOptions: { ...(isPooled ? {} : serverLimits), ...clientLimits, ...within },
+    })
+  const sequelize = open(limits)
   try {
     await authenticatePatiently(sequelize)
   } catch (error) {
     await sequelize.close().catch(() => undefined)
     throw new StartFailure(`The database at ${addressOf(url)} does not answer: ${(error as Error).message}`)
   }
-  return { sequelize, models: defineModels(sequelize), isPooled, close: () => sequelize.close() }
+  return {
+    sequelize,
+    models: defineModels(sequelize),
+    isPooled,
+    unhurried: async work => {
+      const patient = open({ ...limits, query_timeout: 0 })
+      try {
+        return await work(patient)
+      } finally {
+        await patient.close()
+      }
+    },
+    close: () => sequelize.close(),
+  }
 }
 
 /**

@@ -2,7 +2,7 @@ import { expect } from 'chai'
 import { QueryTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize'
 import { quietLog, startTestDatabase, type TestDatabase } from '../testing/test-database.js'
 import { serve } from '../serve.js'
-import { connect, type Database } from './connect.js'
+import { connect, type ConnectOptions, type Database } from './connect.js'
 import { migrate, migrations } from './migrate.js'
 import type { Migration } from './migrations/migration.js'
 
@@ -27,10 +27,10 @@ describe('bringing the tables up to date', function () {
     await admin.close()
     return cluster.cluster.url.replace(/\/postgres$/, `/${name}`)
   }
-  async function open(url: string): Promise<Sequelize> {
-    const database = await connect(url)
+  async function open(url: string, options: ConnectOptions = {}): Promise<Database> {
+    const database = await connect(url, options)
     opened.push(database)
-    return database.sequelize
+    return database
   }
   const tablesOf = async (sequelize: Sequelize) =>
     (
@@ -42,9 +42,9 @@ describe('bringing the tables up to date', function () {
   const names = migrations.map(([name]) => name)
 
   it('takes every step once', async () => {
-    const sequelize = await open(await emptyDatabase())
-    expect(await migrate(sequelize)).to.deep.equal(names)
-    expect(await migrate(sequelize)).to.deep.equal([])
+    const database = await open(await emptyDatabase())
+    expect(await migrate(database)).to.deep.equal(names)
+    expect(await migrate(database)).to.deep.equal([])
   })
 
   it('makes just the columns that the models have: a field without its step, or a step without its field, is found', async () => {
@@ -65,11 +65,12 @@ describe('bringing the tables up to date', function () {
   })
 
   it('refuses tables of a newer Snowdrift in a sentence, and changes nothing of them', async () => {
-    const sequelize = await open(await emptyDatabase())
-    await migrate(sequelize)
+    const database = await open(await emptyDatabase())
+    const { sequelize } = database
+    await migrate(database)
     await sequelize.query(`INSERT INTO migrations VALUES ('999-later')`)
     const before = await tablesOf(sequelize)
-    const complaint = await migrate(sequelize).catch((error: unknown) => (error as Error).message)
+    const complaint = await migrate(database).catch((error: unknown) => (error as Error).message)
     expect(complaint).to.equal(
       'The database was written by a newer Snowdrift (999-later). Bring this one up to date first; nothing was changed.',
     )
@@ -77,7 +78,8 @@ describe('bringing the tables up to date', function () {
   })
 
   it('leaves nothing of a step that is cut short, and takes it whole the next time', async () => {
-    const sequelize = await open(await emptyDatabase())
+    const database = await open(await emptyDatabase())
+    const { sequelize } = database
     const [first, [name, stash] = ['', undefined]] = migrations
     if (!first || !stash) throw new Error('There are two steps at least')
     const cutShort: Migration = {
@@ -87,19 +89,36 @@ describe('bringing the tables up to date', function () {
         throw new Error('killed')
       },
     }
-    const failed = await migrate(sequelize, [first, [name, cutShort]]).then(
+    const failed = await migrate(database, [first, [name, cutShort]]).then(
       () => 'done',
       (error: unknown) => String(error),
     )
     expect(failed).to.contain('killed')
     expect(await tablesOf(sequelize)).not.to.include('stash_pieces')
-    expect(await migrate(sequelize)).to.deep.equal(names.slice(1))
+    expect(await migrate(database)).to.deep.equal(names.slice(1))
     expect(await tablesOf(sequelize)).to.include('stash_pieces')
   })
 
+  it('lets a step take longer than anybody would wait for an answer, and whoever waits for it, too', async () => {
+    const url = await emptyDatabase()
+    const limits = { statement_timeout: 100, lock_timeout: 100, query_timeout: 200 }
+    const slow: Migration = {
+      up: async (db, transaction) => {
+        await db.sequelize.query('SELECT pg_sleep(0.6)', { transaction })
+      },
+      down: () => Promise.resolve(),
+    }
+    const [one, other] = [await open(url, { limits }), await open(url, { limits })]
+    const refused = await one.sequelize.query('SELECT pg_sleep(0.6)').catch(() => 'given up')
+    expect(refused).to.equal('given up')
+    const taken = await Promise.all([migrate(one, [['slow', slow]]), migrate(other, [['slow', slow]])])
+    expect(taken.flat()).to.deep.equal(['slow'])
+  })
+
   it('gets over the half of a step that an older Snowdrift left, and keeps what was there before', async () => {
-    const sequelize = await open(await emptyDatabase())
-    await migrate(sequelize, migrations.slice(0, 1))
+    const database = await open(await emptyDatabase())
+    const { sequelize } = database
+    await migrate(database, migrations.slice(0, 1))
     await sequelize.query(
       `INSERT INTO workshops VALUES ('7b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f', 'home');
        INSERT INTO materials (id, workshop_id, version, created_at, updated_at, unit, swatch, material)
@@ -107,15 +126,16 @@ describe('bringing the tables up to date', function () {
        ALTER TABLE materials ADD COLUMN stock JSON NOT NULL DEFAULT '{}';
        CREATE TABLE cuttings (id UUID PRIMARY KEY)`,
     )
-    expect(await migrate(sequelize)).to.deep.equal(names.slice(1))
+    expect(await migrate(database)).to.deep.equal(names.slice(1))
     expect(
       await sequelize.query('SELECT id, stock FROM materials', { type: QueryTypes.SELECT }),
     ).to.deep.equal([{ id: '8b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f', stock: {} }])
   })
 
   it('goes back step by step', async () => {
-    const sequelize = await open(await emptyDatabase())
-    await migrate(sequelize)
+    const database = await open(await emptyDatabase())
+    const { sequelize } = database
+    await migrate(database)
     for (const [, { down }] of migrations.toReversed())
       await sequelize.transaction(transaction => down(sequelize.getQueryInterface(), transaction))
     expect(await tablesOf(sequelize)).to.deep.equal(['migrations'])
@@ -139,8 +159,9 @@ describe('bringing the tables up to date', function () {
   })
 
   it('says of pins that are there already on which sheet they hold', async () => {
-    const sequelize = await open(await emptyDatabase())
-    await migrate(sequelize, migrations.slice(0, 3))
+    const database = await open(await emptyDatabase())
+    const { sequelize } = database
+    await migrate(database, migrations.slice(0, 3))
     const [shop, cut, bare] = ['7', '8', '9'].map(n => `${n}b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f`)
     const pin = { group: 'outer', piece: 'a', cloth: 'to buy', xMm: 1, yMm: 2, turned: false }
     const plan = (pins: readonly object[]) => JSON.stringify({ coverIds: [cut], pins })
@@ -150,7 +171,7 @@ describe('bringing the tables up to date', function () {
        INSERT INTO cuttings (id, workshop_id, version, created_at, updated_at, plan)
        VALUES ('${cut}', '${shop}', 1, now(), now(), '${plan([pin])}'), ('${bare}', '${shop}', 1, now(), now(), '${plan([])}')`,
     )
-    await migrate(sequelize)
+    await migrate(database)
     const rows = await sequelize.query<{ plan: object }>('SELECT plan FROM cuttings ORDER BY id', {
       type: QueryTypes.SELECT,
     })
@@ -163,8 +184,9 @@ describe('bringing the tables up to date', function () {
   })
 
   it('writes older cover files in the words of now, and leaves all else of them', async () => {
-    const sequelize = await open(await emptyDatabase())
-    await migrate(sequelize, migrations.slice(0, 5))
+    const database = await open(await emptyDatabase())
+    const { sequelize } = database
+    await migrate(database, migrations.slice(0, 5))
     const [shop, old, now] = ['7', '8', '9'].map(n => `${n}b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f`)
     const file = { format: 'snowdrift/cover', family: 'turned-flap-cover', name: 'It’s “old”', layers: [] }
     const written = (version: number) => JSON.stringify({ ...file, version })
@@ -177,7 +199,7 @@ describe('bringing the tables up to date', function () {
         `INSERT INTO covers (id, workshop_id, version, created_at, updated_at, file) VALUES ($1, $2, 3, now(), now(), $3)`,
         { bind: [id, shop, written(version)] },
       )
-    await migrate(sequelize)
+    await migrate(database)
     const rows = await sequelize.query<{ file: object; version: number }>(
       'SELECT file, version FROM covers ORDER BY id',
       { type: QueryTypes.SELECT },
@@ -197,8 +219,9 @@ describe('bringing the tables up to date', function () {
   })
 
   it('lets go of pieces that were kept for covers that are gone, and of covers that never were', async () => {
-    const sequelize = await open(await emptyDatabase())
-    await migrate(sequelize, migrations.slice(0, 2))
+    const database = await open(await emptyDatabase())
+    const { sequelize } = database
+    await migrate(database, migrations.slice(0, 2))
     const [shop, material, there, gone] = ['7', '8', '9', 'a'].map(
       n => `${n}b1c4d0e-3c55-4b5f-9d6e-0a4b5c6d7e8f`,
     )
@@ -212,7 +235,7 @@ describe('bringing the tables up to date', function () {
        SELECT gen_random_uuid(), '${shop}', '${material}', 1, now(), now(), 'sheet', 1, cover_id, 'reserved', cover_id::uuid
        FROM unnest(ARRAY['${there}', '${gone}', '${shop}']) AS cover_id`,
     )
-    await migrate(sequelize)
+    await migrate(database)
     const rows = await sequelize.query<{ note: string; state: string }>(
       'SELECT note, state FROM stash_pieces',
       {

@@ -1,5 +1,6 @@
 import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } from 'sequelize'
 import { StartFailure } from '../start-failure.js'
+import type { Database } from './connect.js'
 import type { Migration } from './migrations/migration.js'
 import * as errands from './migrations/016-errands.js'
 import * as people from './migrations/015-people.js'
@@ -46,18 +47,26 @@ const longestWaitMs = 120_000
  * notes it are one transaction, so a step cut short leaves nothing; several that start at once wait for each other.
  */
 export async function migrate(
-  sequelize: Sequelize,
+  { sequelize, unhurried }: Database,
   steps: typeof migrations = migrations,
 ): Promise<readonly string[]> {
+  if ((await hasTable(sequelize)) && (await areTaken(sequelize, steps))) return []
+  return unhurried(async patient => takeInTurn(patient, steps))
+}
+
+/** Takes what is missing while nobody else does: over connections without a client’s limit, for whoever waits waits long. */
+async function takeInTurn(sequelize: Sequelize, steps: typeof migrations): Promise<readonly string[]> {
   return sequelize.transaction(async lock => {
     await sequelize.query(`SET LOCAL statement_timeout = ${longestWaitMs}`, { transaction: lock })
     await sequelize.query(`SET LOCAL lock_timeout = ${longestWaitMs}`, { transaction: lock })
     await sequelize.query(`SET LOCAL idle_in_transaction_session_timeout = 0`, { transaction: lock })
     await sequelize.query('SELECT pg_advisory_xact_lock($1)', { bind: [lockNumber], transaction: lock })
-    await sequelize.query('CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(255) PRIMARY KEY)')
-    const taken = await namesOf(sequelize)
-    refuseNewer(taken, steps)
-    if (steps.every(([name]) => taken.includes(name))) return []
+    await withoutLimit(sequelize, async transaction => {
+      await sequelize.query('CREATE TABLE IF NOT EXISTS migrations (name VARCHAR(255) PRIMARY KEY)', {
+        transaction,
+      })
+    })
+    if (await areTaken(sequelize, steps)) return []
     // Seldom needed, and a fifth of what a start would read.
     const { Umzug } = await import('umzug')
     const umzug = new Umzug<QueryInterface>({
@@ -75,6 +84,13 @@ export async function migrate(
   })
 }
 
+/** Whether nothing is left to do; throws where more was done than this Snowdrift knows of. */
+async function areTaken(sequelize: Sequelize, steps: typeof migrations): Promise<boolean> {
+  const taken = await namesOf(sequelize)
+  refuseNewer(taken, steps)
+  return steps.every(([name]) => taken.includes(name))
+}
+
 /** Tables of a later Snowdrift are not written in as if they were ours. */
 function refuseNewer(taken: readonly string[], steps: typeof migrations): void {
   const unknown = taken.filter(name => !steps.some(([known]) => known === name))
@@ -86,8 +102,7 @@ function refuseNewer(taken: readonly string[], steps: typeof migrations): void {
 
 function stepOf(sequelize: Sequelize, name: string, { up, down }: Migration) {
   const run = (work: (transaction: Transaction) => Promise<void>, note: string) =>
-    sequelize.transaction(async transaction => {
-      await sequelize.query('SET LOCAL statement_timeout = 0', { transaction })
+    withoutLimit(sequelize, async transaction => {
       await work(transaction)
       await sequelize.query(note, { bind: [name], transaction })
     })
@@ -98,6 +113,25 @@ function stepOf(sequelize: Sequelize, name: string, { up, down }: Migration) {
     down: ({ context }: { context: QueryInterface }) =>
       run(transaction => down(context, transaction), 'DELETE FROM migrations WHERE name = $1'),
   }
+}
+
+/** Work in one transaction that the database lets go on for as long as it takes. */
+function withoutLimit(
+  sequelize: Sequelize,
+  work: (transaction: Transaction) => Promise<void>,
+): Promise<void> {
+  return sequelize.transaction(async transaction => {
+    await sequelize.query('SET LOCAL statement_timeout = 0', { transaction })
+    await work(transaction)
+  })
+}
+
+async function hasTable(sequelize: Sequelize): Promise<boolean> {
+  const [found] = await sequelize.query<{ name: string | null }>(
+    `SELECT to_regclass('migrations')::text AS name`,
+    { type: QueryTypes.SELECT },
+  )
+  return found?.name === 'migrations'
 }
 
 async function namesOf(sequelize: Sequelize): Promise<string[]> {

@@ -1,3 +1,4 @@
+import { setTimeout as pause } from 'node:timers/promises'
 import type PgBoss from 'pg-boss'
 import { driver } from '../db/listening-client.js'
 import type { Log } from '../log.js'
@@ -6,7 +7,7 @@ import type { Log } from '../log.js'
 export interface ErrandQueue {
   /** Says that an errand is there. */
   readonly put: (id: string) => Promise<void>
-  /** Does what is there from now on; without it that begins with the first `put`. */
+  /** Does what is there from now on, as soon as the database lets it; without it that begins with the first `put`. */
   readonly begin: () => Promise<void>
   /** What is being done is left, and begun anew by another process, or by the next one. */
   readonly close: () => Promise<void>
@@ -33,6 +34,7 @@ const longestMinutes = 10
 /** Later than whoever did it and is not heard of any more is taken for gone. */
 const retrySeconds = 35
 const stopWithinMs = 5000
+const tryAgainMs = 2000
 const limits = { connectionTimeoutMillis: 3000, query_timeout: 10_000 }
 
 export function createErrandQueue({ url, perform, log }: ErrandQueueOptions): ErrandQueue {
@@ -47,7 +49,15 @@ export function createErrandQueue({ url, perform, log }: ErrandQueueOptions): Er
     ))
   return {
     begin: async () => {
-      await open()
+      while (!closing.signal.aborted) {
+        try {
+          await open()
+          return
+        } catch (error) {
+          log.error({ error: String(error) }, 'errands are not looked for yet')
+        }
+        await pause(tryAgainMs, undefined, { signal: closing.signal }).catch(() => undefined)
+      }
     },
     put: async id => {
       const { boss, worker } = await open()

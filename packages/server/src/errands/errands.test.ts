@@ -275,17 +275,35 @@ describe('a queue of errands', function () {
     expect(performed.toSorted()).to.deep.equal(ids.toSorted())
   })
 
-  it('that cannot be opened says so, and is opened by the next that is asked for', async () => {
+  it('that cannot be opened says so, and opens by itself as soon as it can be', async () => {
     const url = database?.cluster.url ?? ''
     const wrong = new URL(url)
     wrong.pathname = '/not-there'
-    const queue = createErrandQueue({ url: wrong.href, log: quietLog, perform: () => Promise.resolve() })
-    const outcome = await queue.begin().catch((error: unknown) => error)
-    expect(String(outcome)).to.match(/not-there/)
+    const performed: string[] = []
+    const queue = createErrandQueue({
+      url: wrong.href,
+      log: quietLog,
+      perform: async id => Promise.resolve(void performed.push(id)),
+    })
+    const outcome = await queue.put(randomUUID()).catch(String)
+    expect(outcome).to.match(/not-there/)
+    const begun = queue.begin()
     const admin = await connect(url)
     await admin.sequelize.query('CREATE DATABASE "not-there"')
     await admin.close()
-    await queue.put(randomUUID())
+    await begun
+    const id = randomUUID()
+    await queue.put(id)
+    while (performed.length === 0) await setTimeout(20)
+    expect(performed).to.deep.equal([id])
     await queue.close()
+  })
+
+  it('that never could be opened stops looking when it is closed', async () => {
+    const nowhere = 'postgres://nobody@127.0.0.1:9/none'
+    const queue = createErrandQueue({ url: nowhere, log: quietLog, perform: () => Promise.resolve() })
+    const begun = queue.begin()
+    await queue.close()
+    expect(await begun).to.equal(undefined)
   })
 })

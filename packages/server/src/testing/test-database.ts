@@ -132,7 +132,7 @@ function standInSharing(): ShareListener {
 
 export async function createTestApp(url: string, options: TestAppOptions = {}): Promise<TestApp> {
   const database = await connect(url, options.limits && { limits: options.limits })
-  await migrate(database.sequelize)
+  await migrate(database)
   const now = options.now ?? (() => new Date())
   const repositories = createRepositories(database, { now, newId: randomUUID })
   const ours = await ensureWorkshop(database.models, `ours-${randomUUID()}`, randomUUID)
