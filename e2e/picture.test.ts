@@ -1,7 +1,7 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { axe } from './testing/axe.js'
-import { addressOf, find, press, see, textOf, undo, valueOf } from './testing/hands.js'
+import { addressOf, find, press, see, seeValue, textOf, undo, valueOf } from './testing/hands.js'
 import { phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -57,20 +57,27 @@ describe('the picture as the place to work', function () {
     // the edge is under the hand still, though the cover is wider now
     const [x] = await holdOf('option.flapDepth')
     expect(x).to.be.closeTo(hold[0] - 25.4 * scale, 2)
+    // longer than a pause in typing: what one hold does is one step, however long it rests
+    await new Promise(resolve => setTimeout(resolve, 1600))
+    await page.mouse.move(hold[0] - 38.1 * scale, hold[1])
+    await see(page, 'Flap depth: 4 1/2 in', told)
     await page.mouse.up()
-    expect(await valueOf(page, 'Flap depth')).to.equal('4 in')
-    expect(await sizeOf('panel:back-flap')).to.equal('4 in')
+    await seeValue(page, 'Flap depth', '4 1/2 in')
+    expect(await sizeOf('panel:back-flap')).to.equal('4 1/2 in')
     await undo(page)
-    expect(await valueOf(page, 'Flap depth')).to.equal(before)
+    await seeValue(page, 'Flap depth', before)
   })
 
-  it('is put back by Escape while it is in hand', async () => {
+  it('is put back by Escape while it is in hand, as if it had never been taken', async () => {
+    const before = await valueOf(page, 'Flap depth')
     const hold = await holdOf('option.flapDepth', 'last')
     await pull(hold, 60)
     await see(page, /Flap depth: [4-9]/, told)
     await page.keyboard.press('Escape')
     await page.mouse.up()
     await see(page, 'Flap depth: 3 in', told)
+    // to the letter: nobody typed an “in”
+    await seeValue(page, 'Flap depth', before)
     expect(await sizeOf('panel:front-flap')).to.equal('3 in')
   })
 

@@ -114,6 +114,21 @@ export async function valueOf(page: Page, name: string): Promise<string> {
   return (await find(page, name)).evaluate(element => (element as HTMLInputElement).value)
 }
 
+/** Waits until a field says something. */
+export async function seeValue(page: Page, name: string, value: string): Promise<void> {
+  const field = await find(page, name)
+  try {
+    await page.waitForFunction(
+      (element: HTMLElement, awaited: string) => (element as HTMLInputElement).value === awaited,
+      { timeout: patienceMs },
+      field,
+      value,
+    )
+  } catch {
+    throw new Error(`Expected ${name} to be “${value}”; it is “${await valueOf(page, name)}”`)
+  }
+}
+
 export async function undo(page: Page): Promise<void> {
   await page.keyboard.down('Control')
   await page.keyboard.press('z')

@@ -118,6 +118,28 @@ describe('autosave', function () {
     await keeps(0)
   })
 
+  it('saves whatever way it came to be otherwise: undone, done again, or put back', async () => {
+    const { store, nextRequest, until, draft, open, name } = await openStore()
+    open(1)
+    let version = 1
+    const saved = async (expected: string | undefined) => {
+      const request = await nextRequest()
+      expect(request.name).to.equal(expected)
+      request.answer(200, coverRow(++version, { name: request.name ?? '' }))
+      await until(() => draft()?.dirty === false)
+    }
+    name('pulled')
+    await saved('pulled')
+    store.dispatch(slice.undone(coverRef))
+    await saved(nameOf(coverRow(1)))
+    store.dispatch(slice.redone(coverRef))
+    await saved('pulled')
+    name('held')
+    await saved('held')
+    store.dispatch(slice.putBack({ ref: coverRef, key: 'name' }))
+    await saved('pulled')
+  })
+
   it('saves what was typed while a save was on its way with the next, under another key', async () => {
     const { nextRequest, until, draft, open, name } = await openStore()
     open(1)

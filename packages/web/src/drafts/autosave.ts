@@ -11,6 +11,7 @@ import {
   keptMine,
   metOther,
   opened,
+  putBack,
   redone,
   refused,
   savingChanged,
@@ -42,6 +43,7 @@ export const autosave = createListenerMiddleware()
 
 const touches = isAnyOf(
   changed,
+  putBack,
   undone,
   redone,
   keptMine,

@@ -65,13 +65,18 @@ export function resumeDraft<Body extends object>(
 /** The key of a change that is a step of its own, however soon it follows another. */
 export const oneStep = ''
 
-/** A change of the body. Changes of one field in quick succession are undone together. */
+const held = 'held '
+
+/** The key of what is changed by one hold of the hand, since then: one step, however long it is held. */
+export const whileHeld = (key: string, since: number) => `${held}${key} ${since}`
+
+/** A change of the body. Changes of one field in quick succession are undone together, and those of one hold. */
 export function changeDraft<Body>(draft: Draft<Body>, body: Body, key: string, at: number): Draft<Body> {
   if (body === draft.body) return draft
   const { lastChange } = draft
-  const typingOn =
-    key !== oneStep && lastChange?.key === key && at - lastChange.at < typingPauseMs && draft.past.length > 0
-  const past = typingOn ? draft.past : [...draft.past, draft.body].slice(-mostSteps)
+  const isSame = key !== oneStep && lastChange?.key === key && draft.past.length > 0
+  const goesOn = isSame && (key.startsWith(held) || at - lastChange.at < typingPauseMs)
+  const past = goesOn ? draft.past : [...draft.past, draft.body].slice(-mostSteps)
   return { ...draft, body, past, future: [], dirty: true, lastChange: { key, at } }
 }
 
@@ -80,6 +85,14 @@ export function undoDraft<Body>(draft: Draft<Body>): Draft<Body> {
   if (!body) return draft
   const { lastChange: _last, ...rest } = draft
   return { ...rest, body, past: draft.past.slice(0, -1), future: [draft.body, ...draft.future], dirty: true }
+}
+
+/** As it was before the change under that key, which leaves no step; nothing where something else changed since. */
+export function putBackDraft<Body>(draft: Draft<Body>, key: string): Draft<Body> {
+  const { lastChange, ...rest } = draft
+  const body = draft.past.at(-1)
+  if (!body || lastChange?.key !== key) return draft
+  return { ...rest, body, past: draft.past.slice(0, -1), dirty: true }
 }
 
 export function redoDraft<Body>(draft: Draft<Body>): Draft<Body> {

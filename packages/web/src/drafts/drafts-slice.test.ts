@@ -1,12 +1,13 @@
 import { expect } from 'chai'
 import { coverBody, coverRef as ref } from '../testing/files.js'
-import type { Draft } from './draft.js'
+import { whileHeld, type Draft } from './draft.js'
 import {
   changed,
   draftsSlice,
   keptMine,
   metOther,
   opened,
+  putBack,
   redone,
   refused,
   sent,
@@ -82,6 +83,28 @@ describe('a draft', () => {
   it('undoes typing on in one field at once', () => {
     const typed = after(change('W', 'name'), change('We', 'name'), change('Wea', 'name'), undone(ref))
     expect(nameOf(typed)).to.equal('first')
+  })
+
+  it('undoes at once what one hold of the hand changed, however long it rested, and each hold by itself', () => {
+    const at = (ms: number, name: string, key: string) => ({
+      ...change(name, key),
+      payload: { ...change(name, key).payload, at: ms },
+    })
+    const [once, again] = [whileHeld('flap', 100), whileHeld('flap', 20_000)]
+    const pulled = [at(0, 'a', once), at(9000, 'b', once), at(18_000, 'c', once), at(18_010, 'd', again)]
+    expect(nameOf(after(...pulled, undone(ref)))).to.equal('c')
+    expect(nameOf(after(...pulled, undone(ref), undone(ref)))).to.equal('first')
+    const typed = [at(0, 'a', 'flap'), at(9000, 'b', 'flap')]
+    expect(nameOf(after(...typed, undone(ref)))).to.equal('a')
+  })
+
+  it('is put back to before what one hold changed, which leaves no step, and no further', () => {
+    const key = whileHeld('flap', 100)
+    const back = after(change('a'), change('b', key), change('c', key), putBack({ ref, key }))
+    expect(nameOf(back)).to.equal('a')
+    expect([back.past.length, back.future.length]).to.deep.equal([1, 0])
+    expect(nameOf(after(change('b', key), change('typed', 'name'), putBack({ ref, key })))).to.equal('typed')
+    expect(nameOf(after(change('b', key), putBack({ ref, key }), putBack({ ref, key })))).to.equal('first')
   })
 
   it('undoes steps that are no typing one by one, however soon they follow', () => {

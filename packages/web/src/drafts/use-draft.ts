@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo } from 'react'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import type { Draft } from './draft'
-import { changed, redone, selectDraft, undone } from './drafts-slice'
+import { changed, putBack, redone, selectDraft, undone } from './drafts-slice'
 import { refOf, type BodyOf, type Kind, type Standing } from './kinds'
 import { takeUp } from './take-up'
 
@@ -28,6 +28,8 @@ export function useDraft<K extends Kind>(
 export interface DraftChanges<Body> {
   /** Changes the body. Changes under one `key` in quick succession are undone together. */
   readonly change: (key: string, make: (body: Body) => Body) => void
+  /** Undoes what was changed last, if that was under this key, as if it had never been. */
+  readonly putBack: (key: string) => void
   readonly undo: () => void
   readonly redo: () => void
 }
@@ -45,7 +47,12 @@ export function useDraftChanges<K extends Kind>(kind: K, id: string): DraftChang
     [dispatch, kind, id, ref],
   )
   return useMemo(
-    () => ({ change, undo: () => dispatch(undone(ref)), redo: () => dispatch(redone(ref)) }),
+    () => ({
+      change,
+      putBack: key => dispatch(putBack({ ref, key })),
+      undo: () => dispatch(undone(ref)),
+      redo: () => dispatch(redone(ref)),
+    }),
     [change, dispatch, ref],
   )
 }

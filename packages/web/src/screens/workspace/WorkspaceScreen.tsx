@@ -122,8 +122,9 @@ function useCoverInHand(id: string, draft: Draft<CoverBody>): CoverInHand {
   const unit = useWorkshopUnit(file.unit)
   const thing = useThingFollows(draft, planned)
   return useMemo(() => {
-    return { id, draft, file, planned, shown, thing, unit, division: divisionOf(planned, unit), change }
-  }, [id, draft, file, planned, shown, thing, unit, change])
+    const division = divisionOf(planned, unit)
+    return { id, draft, file, planned, shown, thing, unit, division, change, putBack: changes.putBack }
+  }, [id, draft, file, planned, shown, thing, unit, change, changes])
 }
 
 /** What the tools at hand do not reach is found while planning, not at the table. */

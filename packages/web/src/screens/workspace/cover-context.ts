@@ -9,6 +9,7 @@ import {
 } from '@snowdrift/core'
 import { createContext, useContext } from 'react'
 import type { Draft } from '../../drafts/draft'
+import type { DraftChanges } from '../../drafts/use-draft'
 import type { Planned } from '../../views/planned'
 import type { HeldPlan } from './use-held-plan'
 import type { FollowingThing } from './use-thing-follows'
@@ -29,6 +30,7 @@ export interface CoverInHand {
   readonly division: Length
   /** Changes the file. Changes under one `key` in quick succession are undone together. */
   readonly change: (key: string, make: (file: CoverFile) => CoverFile) => void
+  readonly putBack: DraftChanges<CoverBody>['putBack']
 }
 
 export const CoverContext = createContext<CoverInHand | undefined>(undefined)

@@ -5,7 +5,7 @@ import { holdsOf } from './holds-of'
 import type { Opened } from './opened'
 import { marksOf, pulledLength } from './pull-length'
 import { settingKey } from './setting-key'
-import { useSetLength, type Told } from './use-set-length'
+import { keyOf, useSetLength, type Told } from './use-set-length'
 
 interface OnPulling {
   readonly onTake: (pull: Pull) => void
@@ -20,6 +20,7 @@ interface Grip {
   readonly y: number
   readonly pixelsPerMm: number
   readonly isMoved: boolean
+  readonly since: number
   /** Ends the listening for Escape. */
   readonly listening: AbortController
 }
@@ -29,7 +30,7 @@ const stillPress = 3
 
 /** What an edge answers to, by hand and by keys. Escape while it is pulled puts it back. */
 export function usePulling(face: Face, { onTake, onLetGo, onOpen, onTold }: OnPulling) {
-  const { planned, division } = useCover()
+  const { planned, division, putBack: putFileBack } = useCover()
   const setLength = useSetLength()
   const grip = useRef<Grip>(undefined)
 
@@ -40,7 +41,7 @@ export function usePulling(face: Face, { onTake, onLetGo, onOpen, onTold }: OnPu
     if (!current.isMoved && Math.max(Math.abs(moved.x), Math.abs(moved.y)) < stillPress) return
     grip.current = { ...current, isMoved: true }
     const wanted = pulledLength(current.pull, moved, current.pixelsPerMm)
-    onTold(setLength(current.pull.held, wanted, 'marked'))
+    onTold(setLength(current.pull.held, wanted, 'marked', current.since))
   }
   const end = (event: PointerEvent<SVGGElement>) => {
     const { current } = grip
@@ -56,7 +57,11 @@ export function usePulling(face: Face, { onTake, onLetGo, onOpen, onTold }: OnPu
     if (!current) return
     grip.current = undefined
     current.listening.abort()
-    if (current.isMoved) onTold(setLength(current.pull.held, current.pull.held.value, 'typed'))
+    if (current.isMoved) {
+      const { held } = current.pull
+      putFileBack(keyOf(held, current.since))
+      onTold({ held, length: held.value })
+    }
     onLetGo()
   }
   const press = (event: KeyboardEvent<SVGGElement>, pull: Pull) => {
@@ -79,8 +84,8 @@ export function usePulling(face: Face, { onTake, onLetGo, onOpen, onTold }: OnPu
       const listening = new AbortController()
       const onKey = ({ key }: globalThis.KeyboardEvent) => key === 'Escape' && putBack()
       addEventListener('keydown', onKey, { signal: listening.signal })
-      const { clientX: x, clientY: y } = event
-      grip.current = { pull, x, y, pixelsPerMm, isMoved: false, listening }
+      const { clientX: x, clientY: y, timeStamp: since } = event
+      grip.current = { pull, x, y, pixelsPerMm, isMoved: false, since, listening }
       onTake(pull)
     },
     onPointerMove: move,

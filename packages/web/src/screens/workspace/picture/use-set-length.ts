@@ -9,6 +9,7 @@ import {
   type Pulled,
 } from '@snowdrift/core'
 import { useCallback } from 'react'
+import { whileHeld } from '../../../drafts/draft'
 import { useCover } from '../cover-context'
 import { settingKey } from './setting-key'
 
@@ -23,18 +24,29 @@ export interface Told extends Pulled {
  */
 type HowSet = 'marked' | 'typed' | 'typing'
 
+/** Under which key a setting is changed from the picture: by one hold of the hand, or by typing on. */
+export function keyOf(held: Held, heldSince?: number): string {
+  const key = `picture.${settingKey(held)}`
+  return heldSince === undefined ? key : whileHeld(key, heldSince)
+}
+
 /** Changes a setting from the picture, as near to what is wanted as the cover can be made. */
-export function useSetLength(): (held: Held, wanted: Length, how: HowSet) => Told | undefined {
+export function useSetLength(): (
+  held: Held,
+  wanted: Length,
+  how: HowSet,
+  heldSince?: number,
+) => Told | undefined {
   const { planned, unit, division, change } = useCover()
   return useCallback(
-    (held, wanted, how) => {
+    (held, wanted, how, heldSince) => {
       const { cover, plan } = planned
       if (!cover || !plan) return undefined
       const finest = unit === 'in' ? inches(1 / 64) : mm(1 / 10)
       const pulled = pullTo(cover, plan, held, wanted, how === 'marked' ? division : finest)
       if (how === 'typing' && pulled.stop) return undefined
       const typed = formatLength(pulled.length, unit)
-      change(`picture.${settingKey(held)}`, file => withSetting(file, held.setting, typed))
+      change(keyOf(held, heldSince), file => withSetting(file, held.setting, typed))
       return { ...pulled, held }
     },
     [planned, unit, division, change],
