@@ -314,6 +314,7 @@ export {
   type ArchiveManifest,
   type ArchiveNews,
   type ArchiveReport,
+  type ArchiveTaken,
   type StandingChoice,
 } from './api/archive.js'
 export {

@@ -133,7 +133,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     .on('GET', keptPaths, offerToKeep)
     .route('/live', createLiveRoutes(live))
     // Archives, pictures and tables bound their own bodies.
-    .route('/archive', createArchiveRoutes({ shrinker, log, queue }))
+    .route('/archive', createArchiveRoutes({ log, queue }))
     .route('/materials', createMaterialRoutes(shrinker))
     .route('/makes', createMakePhotoRoutes(shrinker))
     .route('/stash.csv', createStashCsvRoutes())

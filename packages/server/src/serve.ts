@@ -116,7 +116,7 @@ async function serveFrom(
   const aged = replica ? createRepositories(replica, tools) : repositories
   const queue = createErrandQueue({
     url: options.databaseUrl,
-    perform: (id, signal) => doErrand(id, { repositories, aged, write, now, log }, signal),
+    perform: (id, signal) => doErrand(id, { repositories, aged, write, shrinker, now, log }, signal),
     log,
   })
   const isCounting = metricsPort !== undefined || measures

@@ -43,11 +43,15 @@ export interface ArchiveReport {
   readonly refused: readonly Issue[]
 }
 
+/** What came of taking an archive in. */
+export interface ArchiveTaken {
+  readonly report: ArchiveReport
+  /** Whether it was kept: not where anything was refused, or where only the report was asked for. */
+  readonly taken: boolean
+}
+
 /** Lines of the answer while an archive is read: how far it has come, then what came of it. */
-export type ArchiveNews =
-  | { readonly part: number }
-  | { readonly report: ArchiveReport; readonly taken: boolean }
-  | { readonly problem: string }
+export type ArchiveNews = { readonly part: number } | ArchiveTaken | { readonly problem: string }
 
 export function noCounts(): ArchiveReport['counts'] {
   const none = { added: 0, changed: 0, kept: 0, same: 0 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { check, type ReadResult } from '../file/check.js'
+import type { ArchiveTaken } from './archive.js'
 import { paperNames } from './exports.js'
 
 /** More covers than a maker has on hand, and what a server writes in a few minutes. */
@@ -30,6 +31,8 @@ export interface Errand {
   readonly part: number
   /** What was written, once it is done. */
   readonly file?: { readonly name: string; readonly type: string; readonly bytes: number }
+  /** What came of an archive that was brought. */
+  readonly archive?: ArchiveTaken
   /** Why it failed, in a sentence. */
   readonly why?: string
 }

@@ -53,7 +53,7 @@ async function takeSettings(work: Work): Promise<void> {
   const { archive, repositories, workshop, choice, tally, write, done } = work
   if (!archive.has(settingsFile)) return
   const said = await jsonOf(work, settingsFile)
-  done()
+  await done()
   if (said === undefined) return
   // what an archive of before does not know is as usual
   const read = readSettingsBody(typeof said === 'object' ? { ...initialSettings(), ...said } : said)

@@ -8,7 +8,7 @@ import { bytesOf, jsonOf, type Work } from './work.js'
 export async function takePictures(work: Work): Promise<void> {
   for (const id of work.archive.idsOf('pictures')) {
     await takePicture(work, id)
-    work.done()
+    await work.done()
   }
 }
 
@@ -33,7 +33,7 @@ async function takePicture(work: Work, id: string): Promise<void> {
 export async function takePhotos(work: Work): Promise<void> {
   for (const id of work.archive.idsOf('photos')) {
     await takePhoto(work, id)
-    work.done()
+    await work.done()
   }
 }
 
@@ -65,7 +65,7 @@ export async function takeHistories(work: Work, fresh: readonly ArchiveRow[]): P
     if (!isFresh.has(materialId)) continue
     const name = fileOf('history', id)
     const said = await jsonOf(work, name)
-    done()
+    await done()
     if (said === undefined) continue
     const read = check(histories, said)
     if (read.ok) await write(() => repositories.archive.addHistory(workshop, materialId, read.value))

@@ -87,7 +87,7 @@ async function readOne(work: Work, kind: ArchiveKind, id: string): Promise<Archi
   const { tally, units, ruleNames, done } = work
   const name = fileOf(kind, id)
   const said = await jsonOf(work, name)
-  done()
+  await done()
   if (said === undefined) return undefined
   const read = readRow(kind, said, { unitOf: material => units.get(material) })
   if (!read.ok) {

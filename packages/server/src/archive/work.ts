@@ -11,7 +11,7 @@ export interface TakeInOptions {
   readonly choice: StandingChoice
   readonly shrinker: PictureShrinker
   /** Told the part of all files that is read; may throw to give up. */
-  readonly tell: (part: number) => void
+  readonly tell: (part: number) => Promise<void>
 }
 
 /** What every part of taking in works with. */
@@ -29,7 +29,7 @@ export interface Work extends TakeInOptions {
   /** Writes, so long as nothing was refused: what names a refused row could not be written. */
   readonly write: (step: () => Promise<unknown>) => Promise<void>
   /** One file more is read. */
-  readonly done: () => void
+  readonly done: () => Promise<void>
 }
 
 /** The bytes of a file; what is damaged is refused. */

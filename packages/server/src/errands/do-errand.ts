@@ -6,14 +6,20 @@ import { isUnknownReference } from '../http/database-errors.js'
 import { failureOf } from '../http/news.js'
 import { detailOf } from '../http/problems.js'
 import { withTemporaryFile } from '../http/to-file.js'
-import type { Log } from '../log.js'
-import { Refused, type ErrandHand, type ErrandTools, type WrittenFile } from './errand-hand.js'
+import {
+  CalledOff,
+  errandPartBytes,
+  Refused,
+  type ErrandHand,
+  type ErrandTools,
+  type WrittenFile,
+} from './errand-hand.js'
+import { takeArchiveIn } from './take-archive-in.js'
 import { writeArchiveFile } from './write-archive-file.js'
 import { writeSheets } from './write-sheets.js'
 
 /** What of the whole is writing; the rest is laying it up. */
 const writingShare = 0.9
-const partBytes = 1024 * 1024
 const sayEveryMs = 250
 
 /**
@@ -26,33 +32,43 @@ export async function doErrand(id: string, tools: ErrandTools, signal: AbortSign
   const tell = teller(run, tools.now, signal)
   try {
     await withTemporaryFile(async path => {
-      const hand = { ...tools, workshop: run.workshop, path }
-      const file = await writeFor(run.asked, { ...hand, tell: part => tell(part * writingShare) })
-      const { size } = await stat(path)
-      let kept = 0
-      for await (const bytes of createReadStream(path, { highWaterMark: partBytes })) {
-        await run.addPart(bytes as Buffer)
-        kept += (bytes as Buffer).length
-        await tell(writingShare + ((1 - writingShare) * kept) / size)
-      }
-      await run.end({ file: { ...file, bytes: size } })
+      const { asked, workshop } = run
+      const hand = { ...tools, workshop, path, tell }
+      await (asked.kind === 'archive-in' ? takeArchiveIn(run, asked, hand) : writeFile(run, asked, hand))
     })
   } catch (error) {
-    await failed(run, error, tools.log)
+    await failed(run, error, tools)
   }
 }
 
-async function failed(run: ErrandRun, error: unknown, log: Log): Promise<void> {
+async function writeFile(run: ErrandRun, asked: ErrandRequest, hand: ErrandHand): Promise<void> {
+  const { path, tell } = hand
+  const file = await writeFor(asked, { ...hand, tell: part => tell(part * writingShare) })
+  const { size } = await stat(path)
+  let kept = 0
+  for await (const bytes of createReadStream(path, { highWaterMark: errandPartBytes })) {
+    await run.addPart(bytes as Buffer)
+    kept += (bytes as Buffer).length
+    await tell(writingShare + ((1 - writingShare) * kept) / size)
+  }
+  await hand.repositories.errands.end(run, { file: { ...file, bytes: size } })
+}
+
+async function failed(run: ErrandRun, error: unknown, { repositories, log }: ErrandTools): Promise<void> {
+  const end = (why: string) => repositories.errands.end(run, { why })
   // Where it is no longer there, what it wrote has no place either.
   if (error instanceof CalledOff || isUnknownReference(error)) return
-  if (error instanceof Refused) return run.end({ why: error.message })
+  if (error instanceof Refused) {
+    await end(error.message)
+    return
+  }
   if (error instanceof Interrupted) {
     await run.leave()
     throw error
   }
   log.error({ error: String(error) }, 'an errand failed')
   // Where not even this can be kept, it is tried again.
-  await run.end({ why: detailOf(failureOf(error, { wrote: false })) })
+  await end(detailOf(failureOf(error, { wrote: run.asked.kind === 'archive-in' })))
 }
 
 function writeFor(asked: ErrandRequest, hand: ErrandHand): Promise<WrittenFile> {
@@ -74,9 +90,6 @@ function teller(run: ErrandRun, now: () => Date, signal: AbortSignal): ErrandHan
     if (!(await run.tell(part))) throw new CalledOff()
   }
 }
-
-/** Nobody wants it any more, or another does it. */
-class CalledOff extends Error {}
 
 /** The process ends. */
 class Interrupted extends Error {}

@@ -3,11 +3,10 @@ import { unzipSync } from 'fflate'
 import { randomUUID } from 'node:crypto'
 import { setTimeout } from 'node:timers/promises'
 import { PDFDocument } from 'pdf-lib'
-import { connect } from '../db/connect.js'
+import { createPictureShrinker } from '../pictures/shrinker.js'
 import { coverBody } from '../testing/bodies.js'
-import { quietLog, startTestDatabase, useTestApp, type TestDatabase } from '../testing/test-database.js'
+import { quietLog, useTestApp } from '../testing/test-database.js'
 import { doErrand } from './do-errand.js'
-import { createErrandQueue } from './errand-queue.js'
 
 interface Said {
   readonly id: string
@@ -124,7 +123,7 @@ describe('errands', function () {
     for (let number = 0; number < 3; number += 1) await errands.create(workshop, { kind: 'archive' }, 3)
     const fourth = await ask({ kind: 'archive' })
     expect(fourth.status).to.equal(503)
-    expect(fourth.body.detail).to.match(/being written for this workshop/)
+    expect(fourth.body.detail).to.match(/being done for this workshop/)
     await app().database.models.Errand.destroy({ where: { workshopId: workshop } })
   })
 
@@ -137,6 +136,10 @@ describe('errands', function () {
     expect((await file(id)).status).to.equal(200)
   })
 
+  const notAskedFor = {
+    write: async () => Promise.reject(new Error('not asked for')),
+    shrinker: createPictureShrinker(),
+  }
   /** Tools whose archive stops at its first row until it is let go. */
   const held = () => {
     let release = () => undefined as void
@@ -154,7 +157,7 @@ describe('errands', function () {
           return app().repositories.snapshot(work)
         }) as ReturnType<typeof app>['repositories']['snapshot'],
       },
-      write: async () => Promise.reject(new Error('not asked for')),
+      ...notAskedFor,
       // each look at the clock is a second later: every step says how far it is
       now: () => new Date((clock += 1000)),
       log: quietLog,
@@ -250,60 +253,5 @@ describe('errands without a queue', function () {
     ] as const)
       expect((await app().request(method, path, options)).status, path).to.be.within(500, 503)
     expect(await app().database.models.Errand.count()).to.equal(0)
-  })
-})
-
-describe('a queue of errands', function () {
-  this.timeout(60_000)
-  let database: TestDatabase | undefined
-  before(async () => (database = await startTestDatabase()))
-  after(() => database?.remove())
-
-  it('that several processes open at once does each errand once', async () => {
-    const url = database?.cluster.url ?? ''
-    const performed: string[] = []
-    const perform = async (id: string) => {
-      performed.push(id)
-      await setTimeout(5)
-    }
-    const queues = [1, 2, 3].map(() => createErrandQueue({ url, log: quietLog, perform }))
-    const ids = Array.from({ length: 12 }, () => randomUUID())
-    await Promise.all(queues.map(queue => queue.begin()))
-    await Promise.all(queues.flatMap((queue, index) => ids.slice(4 * index, 4 * index + 4).map(queue.put)))
-    while (performed.length < ids.length) await setTimeout(20)
-    await Promise.all(queues.map(queue => queue.close()))
-    expect(performed.toSorted()).to.deep.equal(ids.toSorted())
-  })
-
-  it('that cannot be opened says so, and opens by itself as soon as it can be', async () => {
-    const url = database?.cluster.url ?? ''
-    const wrong = new URL(url)
-    wrong.pathname = '/not-there'
-    const performed: string[] = []
-    const queue = createErrandQueue({
-      url: wrong.href,
-      log: quietLog,
-      perform: async id => Promise.resolve(void performed.push(id)),
-    })
-    const outcome = await queue.put(randomUUID()).catch(String)
-    expect(outcome).to.match(/not-there/)
-    const begun = queue.begin()
-    const admin = await connect(url)
-    await admin.sequelize.query('CREATE DATABASE "not-there"')
-    await admin.close()
-    await begun
-    const id = randomUUID()
-    await queue.put(id)
-    while (performed.length === 0) await setTimeout(20)
-    expect(performed).to.deep.equal([id])
-    await queue.close()
-  })
-
-  it('that never could be opened stops looking when it is closed', async () => {
-    const nowhere = 'postgres://nobody@127.0.0.1:9/none'
-    const queue = createErrandQueue({ url: nowhere, log: quietLog, perform: () => Promise.resolve() })
-    const begun = queue.begin()
-    await queue.close()
-    expect(await begun).to.equal(undefined)
   })
 })

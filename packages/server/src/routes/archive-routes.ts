@@ -1,18 +1,15 @@
-import { standingChoices, type ArchiveNews, type ArchiveReport, type AuditKind } from '@snowdrift/core'
+import { standingChoices, type ArchiveNews, type Errand } from '@snowdrift/core'
 import { Hono, type Context } from 'hono'
-import pLimit from 'p-limit'
+import { createReadStream } from 'node:fs'
 import { z } from 'zod'
 import { openArchive } from '../archive/open-archive.js'
-import { takeIn } from '../archive/take-in.js'
-import type { TakeInOptions } from '../archive/work.js'
+import { errandPartBytes } from '../errands/errand-hand.js'
 import type { ErrandQueue } from '../errands/errand-queue.js'
-import type { Repositories } from '../db/repositories/repositories.js'
 import { newsOf } from '../http/news.js'
 import { answerProblem } from '../http/problems.js'
 import { bodyToFile, withTemporaryFile } from '../http/to-file.js'
-import type { PictureShrinker } from '../pictures/shrinker.js'
 import type { Log } from '../log.js'
-import { askFor, awaitFile } from './errand-routes.js'
+import { askFor, awaitErrand, awaitFile, putOnItsWay } from './errand-routes.js'
 import type { WorkshopEnv } from './workshop.js'
 
 /** As a zip. Unpacked it may be larger, see `openArchive`. */
@@ -26,17 +23,14 @@ const coverQuery = z.strictObject({ cover: z.uuid().optional() })
 
 interface ArchiveRoutes {
   readonly log: Log
-  readonly shrinker: PictureShrinker
   readonly queue: ErrandQueue
 }
 
 /**
- * A workshop as one archive, out and in; or a cover with what of the stash it is made of. What goes out is an errand that
- * is waited for. What comes in is answered line by line: how far it is, then the report. With `only=report` nothing is taken.
+ * A workshop as one archive, out and in; or a cover with what of the stash it is made of. Both are errands that are waited
+ * for. What comes in is answered line by line: how far it is, then the report. With `only=report` nothing is taken.
  */
-export function createArchiveRoutes({ shrinker, log, queue }: ArchiveRoutes): Hono<WorkshopEnv> {
-  // One at a time, so that connections are left for what makers wait for.
-  const inTurn = pLimit(1)
+export function createArchiveRoutes({ log, queue }: ArchiveRoutes): Hono<WorkshopEnv> {
   return new Hono<WorkshopEnv>()
     .get('/', async context => {
       const query = coverQuery.safeParse(context.req.query())
@@ -56,52 +50,43 @@ export function createArchiveRoutes({ shrinker, log, queue }: ArchiveRoutes): Ho
           detail:
             'Say in “existing” whether to keep or take what stands here otherwise, and “only=report” to look first.',
         })
-      const { workshop, repositories } = context.var
       const { existing: choice, only } = query.data
-      const opened = await withTemporaryFile(async path =>
-        // What is open can be read to its end though its name is gone.
-        (await bodyToFile(context, path, mostArchiveBytes)) ? openArchive(path) : undefined,
-      )
-      if (!opened) return answerProblem(context, { kind: 'too-large', limit: '256 MB' })
-      if (!opened.ok) return answerProblem(context, { kind: 'unreadable', issues: opened.issues })
-      const archive = opened.value
-      if (!only) await noteOf(context, 'archive-taken-in')
-      const take = (tell: (part: number) => void) =>
-        inTurn(() =>
-          takeTogether(repositories, { archive, workshop, choice, shrinker, tell }, only === undefined),
-        ).finally(archive.close)
-      return context.body(newsOf(take, log), 200, { 'Content-Type': 'application/x-ndjson' })
+      const errand = await withTemporaryFile(async path => {
+        if (!(await bodyToFile(context, path, mostArchiveBytes)))
+          return answerProblem(context, { kind: 'too-large', limit: '256 MB' })
+        const opened = await openArchive(path)
+        if (!opened.ok) return answerProblem(context, { kind: 'unreadable', issues: opened.issues })
+        opened.value.close()
+        return putOnItsWay(context, queue, {
+          asked: { kind: 'archive-in', choice, keeps: only === undefined },
+          brought: createReadStream(path, { highWaterMark: errandPartBytes }),
+          ...(!only && { note: 'archive-taken-in' }),
+        })
+      })
+      return errand instanceof Response
+        ? errand
+        : context.body(
+            newsOf(tell => awaitReport(context, queue, errand, tell), log),
+            200,
+            {
+              'Content-Type': 'application/x-ndjson',
+            },
+          )
     })
 }
 
-/** Where people sign in, their owners see who took everything out or brought something in. */
-async function noteOf(context: Context<WorkshopEnv>, what: AuditKind): Promise<void> {
-  const { person, workshop, repositories } = context.var
-  if (person) await repositories.people.audit.note(workshop, what, { person: person.id })
-}
-
-/** Takes all of it or nothing. */
-async function takeTogether(
-  repositories: Repositories,
-  options: TakeInOptions,
-  keep: boolean,
-): Promise<Extract<ArchiveNews, { report: ArchiveReport }>> {
+/** What came of an archive that was brought; whoever goes away meanwhile calls it off. */
+async function awaitReport(
+  context: Context<WorkshopEnv>,
+  queue: ErrandQueue,
+  asked: Errand,
+  tell: (part: number) => void,
+): Promise<ArchiveNews> {
+  const { workshop, repositories } = context.var
   try {
-    const report = await repositories.together(async inside => {
-      const done = await takeIn(inside, options)
-      if (!keep || done.refused.length > 0) throw new NotKept(done)
-      return done
-    })
-    return { report, taken: true }
-  } catch (error) {
-    if (error instanceof NotKept) return { report: error.report, taken: false }
-    throw error
-  }
-}
-
-/** Thrown to take a transaction back; never leaves this file. */
-class NotKept extends Error {
-  constructor(readonly report: ArchiveReport) {
-    super('not kept')
+    const errand = await awaitErrand(context, queue, asked, tell)
+    return errand?.archive ?? { problem: errand?.why ?? 'It was called off: nothing was taken in.' }
+  } finally {
+    await repositories.errands.remove(workshop, asked.id)
   }
 }

@@ -1,8 +1,9 @@
-import { readErrandRequest, type Errand, type ErrandRequest } from '@snowdrift/core'
+import { readErrandRequest, type AuditKind, type Errand, type ErrandRequest } from '@snowdrift/core'
 import { Hono, type Context } from 'hono'
 import { Readable } from 'node:stream'
 import { setTimeout } from 'node:timers/promises'
 import { z } from 'zod'
+import type { ArchiveBrought } from '../db/models/models.js'
 import type { ErrandQueue } from '../errands/errand-queue.js'
 import { readBody } from '../http/body.js'
 import { answerProblem } from '../http/problems.js'
@@ -50,20 +51,36 @@ export async function askFor(
   queue: ErrandQueue,
   asked: ErrandRequest,
 ): Promise<Errand | Response> {
-  const { workshop, repositories, person } = context.var
+  const { workshop, repositories } = context.var
   const covers = asked.kind === 'sheets' ? asked.covers : asked.cover === undefined ? [] : [asked.cover]
   for (const id of covers)
     if (!(await repositories.covers.find(workshop, id)))
       return answerProblem(context, { kind: 'missing', what: 'cover' })
-  const errand = await repositories.errands.create(workshop, asked, mostUndone)
+  const isAll = asked.kind === 'archive' && asked.cover === undefined
+  return putOnItsWay(context, queue, { asked, ...(isAll && { note: 'archive-taken-out' }) })
+}
+
+interface OnItsWay {
+  readonly asked: ErrandRequest | ArchiveBrought
+  readonly brought?: AsyncIterable<Buffer>
+  /** Where people sign in, their owners see who took everything out, or brought something in. */
+  readonly note?: AuditKind
+}
+
+/** Keeps what is asked for, with what was brought for it, and has it done; or the answer why not. */
+export async function putOnItsWay(
+  context: Context<WorkshopEnv>,
+  queue: ErrandQueue,
+  { asked, brought, note }: OnItsWay,
+): Promise<Errand | Response> {
+  const { workshop, repositories, person } = context.var
+  const errand = await repositories.errands.create(workshop, asked, mostUndone, brought)
   if (!errand)
     return answerProblem(context, {
       kind: 'busy',
-      detail: 'As much as can be waited for is being written for this workshop. Try again when that is done.',
+      detail: 'As much as can be waited for is being done for this workshop. Try again when that is done.',
     })
-  // Where people sign in, their owners see who took everything out.
-  if (person && asked.kind === 'archive' && asked.cover === undefined)
-    await repositories.people.audit.note(workshop, 'archive-taken-out', { person: person.id })
+  if (person && note) await repositories.people.audit.note(workshop, note, { person: person.id })
   try {
     await queue.put(errand.id)
   } catch (error) {
@@ -87,26 +104,45 @@ async function lookAt(
 
 const lookEveryMs = 150
 
+/**
+ * Looks at an errand until it is over, or is no longer there; `tell` hears how far it is, and may throw for whoever went
+ * away.
+ */
+export async function awaitErrand(
+  context: Context<WorkshopEnv>,
+  queue: ErrandQueue,
+  { id }: Errand,
+  tell: (part: number) => void,
+): Promise<Errand | undefined> {
+  for (;;) {
+    const errand = await lookAt(context, queue, id)
+    if (!errand || errand.state === 'done' || errand.state === 'failed') return errand
+    tell(errand.part)
+    await setTimeout(lookEveryMs)
+  }
+}
+
 /** Waits until an errand is done, and answers with what it wrote; whoever goes away meanwhile calls it off. */
 export async function awaitFile(
   context: Context<WorkshopEnv>,
   queue: ErrandQueue,
-  { id }: Errand,
+  asked: Errand,
 ): Promise<Response> {
   const { workshop, repositories } = context.var
   const { signal } = context.req.raw
-  for (;;) {
-    const errand = signal.aborted ? undefined : await lookAt(context, queue, id)
-    if (errand?.file) return answerFile(context, errand, () => repositories.errands.remove(workshop, id))
-    if (!errand || errand.why !== undefined) {
-      await repositories.errands.remove(workshop, id)
-      return answerProblem(
-        context,
-        errand?.why === undefined ? { kind: 'missing', what } : { kind: 'busy', detail: errand.why },
-      )
-    }
-    await setTimeout(lookEveryMs)
-  }
+  const remove = () => repositories.errands.remove(workshop, asked.id)
+  const errand = await awaitErrand(context, queue, asked, () => signal.throwIfAborted()).catch(
+    (error: unknown) => {
+      if (!signal.aborted) throw error
+      return undefined
+    },
+  )
+  if (errand?.file) return answerFile(context, errand, remove)
+  await remove()
+  return answerProblem(
+    context,
+    errand?.why === undefined ? { kind: 'missing', what } : { kind: 'busy', detail: errand.why },
+  )
 }
 
 function answerFile(

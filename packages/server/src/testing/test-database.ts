@@ -52,16 +52,22 @@ export interface TestApp {
   readonly theirs: string
   /** Everything that is answered to, as it was registered: with its parameters by name. */
   readonly routes: readonly { readonly method: string; readonly path: string }[]
-  /** The same with a body of bytes, and bytes back. */
+  /** The same with a body of bytes; the answer as it comes. */
+  readonly open: (...asked: BytesAsked) => Promise<Response>
+  /** The same, and bytes back. */
   readonly requestBytes: (
-    method: string,
-    path: string,
-    body?: Buffer,
-    workshop?: string,
-    headers?: Readonly<Record<string, string>>,
+    ...asked: BytesAsked
   ) => Promise<{ readonly status: number; readonly bytes: Buffer }>
   readonly request: (method: string, path: string, options?: RequestOptions) => Promise<Answer>
 }
+
+type BytesAsked = [
+  method: string,
+  path: string,
+  body?: Buffer,
+  workshop?: string,
+  headers?: Readonly<Record<string, string>>,
+]
 
 export interface RequestOptions {
   readonly body?: unknown
@@ -139,7 +145,7 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
   const theirs = await ensureWorkshop(database.models, `theirs-${randomUUID()}`, randomUUID)
   const shrinker = createPictureShrinker()
   const write = createExportWriter()
-  const tools = { repositories, aged: repositories, write, now, log: quietLog }
+  const tools = { repositories, aged: repositories, write, shrinker, now, log: quietLog }
   const queue =
     options.queue ??
     createErrandQueue({ url, perform: (id, signal) => doErrand(id, tools, signal), log: quietLog })
@@ -203,8 +209,8 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
       body: (text.startsWith('{') ? JSON.parse(text) : {}) as AnswerBody,
     }
   }
-  const requestBytes: TestApp['requestBytes'] = async (method, path, body, workshop, headers) => {
-    const response = await app.request(`http://127.0.0.1${path}`, {
+  const open: TestApp['open'] = async (method, path, body, workshop, headers) =>
+    app.request(`http://127.0.0.1${path}`, {
       method,
       headers: {
         Host: '127.0.0.1:4180',
@@ -213,8 +219,10 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
       },
       ...(body && { body: new Uint8Array(body) }),
     })
+  const requestBytes: TestApp['requestBytes'] = async (...asked) => {
+    const response = await open(...asked)
     return { status: response.status, bytes: Buffer.from(await response.arrayBuffer()) }
   }
   const { routes } = app
-  return { database: { ...database, close }, repositories, ours, theirs, routes, request, requestBytes }
+  return { database: { ...database, close }, repositories, ours, theirs, routes, open, request, requestBytes }
 }

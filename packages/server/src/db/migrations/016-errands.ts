@@ -5,7 +5,7 @@ const number = { type: DataTypes.INTEGER, allowNull: false }
 const time = { type: DataTypes.DATE, allowNull: false }
 const belongsTo = (model: string) => ({ references: { model, key: 'id' }, onDelete: 'CASCADE' })
 
-/** Heavy work that somebody asked for, and what it wrote, until it is fetched or forgotten. */
+/** Heavy work that somebody asked for, what they brought for it and what it wrote, until it is fetched or forgotten. */
 export async function up(db: QueryInterface, transaction: Transaction): Promise<void> {
   await db.createTable(
     'errands',
@@ -16,6 +16,7 @@ export async function up(db: QueryInterface, transaction: Transaction): Promise<
       state: { type: DataTypes.STRING, allowNull: false },
       part: { type: DataTypes.REAL, allowNull: false },
       file: { type: DataTypes.JSONB },
+      archive: { type: DataTypes.JSONB },
       why: { type: DataTypes.TEXT },
       at: time,
       run: number,

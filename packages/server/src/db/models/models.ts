@@ -16,6 +16,7 @@ import {
   type OwnersAnswer,
   type SettingsRow,
   type ShareKind,
+  type StandingChoice,
 } from '@snowdrift/core'
 import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize'
 import { definePeople, type PeopleModels } from './people-models.js'
@@ -123,13 +124,22 @@ export interface PictureColumns {
   bytes: Buffer
 }
 
+/** An archive that somebody brought. */
+export interface ArchiveBrought {
+  readonly kind: 'archive-in'
+  readonly choice: StandingChoice
+  /** Whether it is taken, or only told what that would do. */
+  readonly keeps: boolean
+}
+
 export interface ErrandColumns {
   id: string
   workshopId: string
-  asked: ErrandRequest
+  asked: ErrandRequest | ArchiveBrought
   state: Errand['state']
   part: number
   file: Errand['file'] | null
+  archive: Errand['archive'] | null
   why: string | null
   at: Date
   /** How often it was begun. */
@@ -138,7 +148,7 @@ export interface ErrandColumns {
   toldAt: Date
 }
 
-/** What an errand has written, cut into parts that a row holds easily. */
+/** What an errand has written in one run, or what was brought for it, cut into parts that a row holds easily. */
 export interface ErrandPartColumns {
   errandId: string
   run: number
@@ -209,6 +219,7 @@ export function defineModels(sequelize: Sequelize): Models {
         state: DataTypes.STRING,
         part: DataTypes.REAL,
         file: DataTypes.JSONB,
+        archive: DataTypes.JSONB,
         why: DataTypes.TEXT,
         at: DataTypes.DATE,
         run: DataTypes.INTEGER,
