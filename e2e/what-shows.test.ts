@@ -114,6 +114,24 @@ describe('what of a cloth shows on a cover', function () {
     expect(y).to.be.closeTo(inches(said?.[2]), 1 / 16)
   })
 
+  it('shows in the picture of the cover where it was put, and at true scale', async () => {
+    await page.goto(`${site.address()}${atlas}/make-up`)
+    await page.waitForSelector('[data-picture="strip"] path.fill-outside')
+    const place = async () =>
+      page.$$eval('[data-picture="strip"] path.fill-outside', panels => {
+        const panel = panels.at(-1) as SVGGraphicsElement
+        const { x, y, width, height } = panel.getBBox()
+        const print = document.querySelector(panel.style.fill.replace(/^url\("?|"?\)$/g, ''))
+        const [left = NaN, top = NaN] = ['x', 'y'].map(name => Number(print?.getAttribute(name) ?? NaN))
+        return { middle: [x + width / 2, y + height / 2], print: [left, top] }
+      })
+    const { middle, print } = await place()
+    // The Plough is 4 × 3 in at 25 and 11: its middle is at 27 and 12 ½, and the marks of the tape are sixteenths.
+    expect((print[0] ?? NaN) + 27 * 25.4).to.be.closeTo(middle[0] ?? NaN, 25.4 / 16)
+    expect((print[1] ?? NaN) + 12.5 * 25.4).to.be.closeTo(middle[1] ?? NaN, 25.4 / 16)
+    await openLayout()
+  })
+
   it('slides beneath the piece, by hand and by key, to the marks of the tape, and is let go again', async () => {
     await openShowing()
     const [x = NaN, y = NaN] = (await places()).get('outer') ?? []

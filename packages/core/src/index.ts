@@ -79,7 +79,7 @@ export {
   type PaperName,
 } from './api/exports.js'
 export { mostSheets, readErrandRequest, type Errand, type ErrandRequest } from './api/errands.js'
-export { checkLeftOvers, readCutBody, readTakeBody, type CutBody, type TakeBody } from './api/take.js'
+export { checkLeftOvers, readCutBody, readTakeBody, type CutBody, type TakeBody, type TypedLeftOver } from './api/take.js'
 export type {
   Drawing,
   Fill,
@@ -225,6 +225,7 @@ export { matchesOf, meetingsIn, type PrintMeeting } from './cutting/meetings.js'
 export * from './cutting/showing.js'
 export { markKinds, type MarkKind } from './file/cloth-places.js'
 export { printPlaces, type PrintWindow } from './cutting/print-places.js'
+export { originUnder, printOrigins, type PrintOrigin } from './cutting/print-origins.js'
 export { needNotions, weighNotions, type NotionStock } from './cutting/notions.js'
 export type { ShopOffer } from './cutting/offer.js'
 export { stashNotionKinds, type Notion, type NotionKind, type StashNotionKind } from './piece/notion.js'

@@ -113,6 +113,25 @@ describe('the stash', function () {
     ).to.deep.equal(['left-over left-over 200 × 700', 'cut remnant 500 × 700'])
   })
 
+  it('puts what is left back with what is marked on it', async () => {
+    const [material, coverId] = [await createMaterial(), await createCover()]
+    const piece = await addPiece(material)
+    const hut = { name: 'the hut', what: 'motif', x: '20', y: '30', width: '60', height: '40' }
+    const cut = (marks: readonly object[]) => {
+      const pieces = [{ ...chosen(piece), leftOvers: [{ width: '200', length: '700', marks }] }]
+      return app().request('POST', '/api/stash/cut', { body: { coverId, pieces } })
+    }
+    const beside = await cut([{ ...hut, x: '230' }])
+    expect([beside.status, beside.body.issues[0]?.path]).to.deep.equal([
+      422,
+      'pieces[0].leftOvers[0].marks[0].x',
+    ])
+    expect((await cut([{ ...hut, colour: 'red' }])).status).to.equal(422)
+    expect((await cut([hut])).status).to.equal(200)
+    const [left] = await piecesOf(material)
+    expect(left).to.deep.include({ source: 'left-over', marks: [hut], avoid: [] })
+  })
+
   it('cuts nothing twice, by however many windows at once', async () => {
     const [material, coverId] = [await createMaterial(), await createCover()]
     const [one, other] = [await addPiece(material), await addPiece(material)]

@@ -91,7 +91,7 @@ const sizeColumn = typedColumn('json', typedLength.nullable(), unit =>
 const typedPlace = z.strictObject({ x: typedLength, y: typedLength, width: typedLength, height: typedLength })
 export type TypedPlace = z.infer<typeof typedPlace>
 
-const typedMark = typedPlace.extend({ name: z.string(), what: z.enum(markKinds) })
+export const typedMark = typedPlace.extend({ name: z.string(), what: z.enum(markKinds) })
 export type TypedMark = z.infer<typeof typedMark>
 
 /** One piece in the stash. What is counted has neither width nor length; cord and zips have a length only. */

@@ -1,4 +1,5 @@
 import { expect } from 'chai'
+import type { TypedMark } from './stash.js'
 import { checkLeftOvers, readCutBody, readTakeBody } from './take.js'
 
 const id = '5f0f3d1e-8f59-4d2c-9f3a-2f1f2f3f4f5f'
@@ -61,6 +62,24 @@ describe('what is left of a piece', () => {
     expect(check([['18', '11'], ['18', '11']])).to.contain('Together they are larger') // prettier-ignore
     // Of two sheets alike there is twice as much.
     expect(check([['18', '11'], ['18', '11']], { ...quarter, count: 2 }, 2)).to.equal('none') // prettier-ignore
+  })
+
+  it('keeps what of the marks lies on it, and none that lies beside it', () => {
+    const marked = (marks: readonly object[]) =>
+      first(
+        checkLeftOvers(
+          quarter,
+          1,
+          [{ width: '10', length: '8', marks: marks as readonly TypedMark[] }],
+          'in',
+        ),
+      )
+    const hut = { name: 'the hut', what: 'motif', x: '2', y: '3', width: '4', height: '3' }
+    expect(marked([hut])).to.equal('none')
+    expect(marked([{ ...hut, x: '10' }])).to.equal(
+      'leftOvers[0].marks[0].x: The left-over ends at 10 in; found a mark that begins at 10 in.',
+    )
+    expect(marked([{ ...hut, width: 'wide' }])).to.contain('leftOvers[0].marks[0].width')
   })
 
   it('is forgiven the wording of a tape, a millimetre, and not an eighth of an inch', () => {

@@ -1,11 +1,13 @@
 import { z } from 'zod'
+import { checkAvoidedPlaces, markedPlacesSchema } from '../file/cloth-places.js'
 import type { Issue } from '../file/issue.js'
 import { sayPlainly } from '../finding/say.js'
 import { typedLength, type TypedLength } from '../length/length-input.js'
 import { toMm, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
 import { check, type ReadResult } from '../file/check.js'
-import { sizeOfStashPiece, type StashPieceBody } from './stash.js'
+import { sizeOfStashPiece, typedMark, type StashPieceBody, type TypedMark } from './stash.js'
+import { layoutLimits } from '../nest/request.js'
 
 /** What a cover takes: pieces kept for it or let go, each as it stood when it was chosen. */
 export interface TakeBody {
@@ -21,7 +23,7 @@ export interface CutBody {
     /** How many are cut where it is several alike; all of them unless said. */
     readonly count?: number | undefined
     /** What comes back to the stash, as typed in the unit of the material. */
-    readonly leftOvers: readonly TypedSize[]
+    readonly leftOvers: readonly TypedLeftOver[]
   }[]
 }
 
@@ -30,9 +32,18 @@ interface TypedSize {
   readonly length: TypedLength | null
 }
 
+/** A size, and what of the marks of the cloth lies on it. */
+export interface TypedLeftOver extends TypedSize {
+  readonly marks?: readonly TypedMark[] | undefined
+}
+
 const most = 200
 const chosen = z.strictObject({ id: z.uuid(), version: z.int().min(1) })
-const leftOver = z.strictObject({ width: typedLength, length: typedLength })
+const leftOver = z.strictObject({
+  width: typedLength,
+  length: typedLength,
+  marks: z.array(typedMark).max(layoutLimits.avoided).optional(),
+})
 const takeSchema = z.strictObject({ coverId: z.uuid(), pieces: z.array(chosen).min(1).max(most) })
 const cutSchema = takeSchema.extend({
   pieces: z
@@ -70,12 +81,13 @@ const forgivenMm = 1
 
 /**
  * What is wrong with the left-overs of `count` pieces alike: a size that does not read, one larger than the piece
- * whichever way it lies, more of them together than there was. Nothing where all can be.
+ * whichever way it lies, a mark that does not read or lies beside it, more of them together than there was. Nothing where
+ * all can be.
  */
 export function checkLeftOvers(
   piece: Pick<StashPieceBody, 'width' | 'length' | 'count'>,
   count: number,
-  leftOvers: readonly TypedSize[],
+  leftOvers: readonly TypedLeftOver[],
   unit: Unit,
 ): readonly Issue[] {
   if (count > piece.count)
@@ -99,10 +111,19 @@ export function checkLeftOvers(
         message: `Expected at most ${saySize(whole, unit)}, the piece that it comes from; found ${saySize(larger, unit)}.`,
       },
     ]
+  const marks = leftOvers.flatMap((left, index) => checkMarks(left, `leftOvers[${index}].marks`, unit))
+  if (marks.length > 0) return marks
   const area = read.reduce((sum, size) => sum + areaOf(size, 0), 0)
   return area <= count * areaOf(whole, forgivenMm)
     ? []
     : [{ path: 'leftOvers', message: 'Together they are larger than what they come from.' }]
+}
+
+function checkMarks(left: TypedLeftOver, path: string, unit: Unit): readonly Issue[] {
+  const read = check(markedPlacesSchema(unit), left.marks ?? [])
+  const size = sizeOfStashPiece(left, unit)
+  if (!read.ok) return read.issues.map(issue => ({ ...issue, path: `${path}${issue.path}` }))
+  return size ? checkAvoidedPlaces(read.value, { name: 'The left-over', ...size }, path, unit, 'a mark') : []
 }
 
 interface Size {

@@ -108,11 +108,16 @@ export function cutFrom(
   }
 }
 
+/** Names a copy of a piece of a cover, from 1. */
+export function groupPieceId(coverId: string, piece: string, copy: number): string {
+  return `${coverId} ${piece} ${copy}`
+}
+
 function copiesOf(cover: CoverToCut, piece: Piece, layer: Material, several: boolean): readonly GroupPiece[] {
   const { id, count, blank } = piece
   const name = namePiece(id)
   return Array.from({ length: count }, (_, index) => ({
-    id: `${cover.id} ${id} ${index + 1}`,
+    id: groupPieceId(cover.id, id, index + 1),
     label: [name, count > 1 ? String(index + 1) : '', several ? `· ${cover.name}` : '']
       .filter(Boolean)
       .join(' '),

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import type { ClothMark } from '../api/stash.js'
 import { inches, toInches, type Length } from '../length/length.js'
 import type { PrintWindow } from './print-places.js'
-import { cornerToShow, cutOffOf, overEdges, standings, usualStanding } from './showing.js'
+import { cornerToShow, cutOffOf, marksOnPart, overEdges, standings, usualStanding } from './showing.js'
 
 /** In inches: from the corner of the piece. */
 const front: PrintWindow = { name: 'Front', x: inches(8), y: inches(1), width: inches(6), height: inches(9) }
@@ -54,6 +54,26 @@ describe('what of a cloth is shown', () => {
     expect(inInches(cutOffOf(front, mark('motif', 0, 0, 7, 9.5)))).to.deep.equal({ width: 1, height: 0.5 })
     expect(inInches(cutOffOf(front, hut))).to.deep.equal({ width: 0, height: 0 })
     expect(inInches(cutOffOf(front, mark('border', 0, 0, 42, 3)))).to.deep.equal({ width: 0, height: 0 })
+  })
+
+  it('stays marked on what is left: a motif that is whole, a border and a fold as far as they reach in', () => {
+    const part = { x: inches(18), y: inches(28), width: inches(10), height: inches(4) }
+    const on = (...marks: readonly ClothMark[]) =>
+      marksOnPart(marks, part).map(({ name: _, what, ...sides }) => ({ what, ...inInches(sides) }))
+    // The hut, 4 × 3 at 20 and 30, ends at 33, and the part at 32; a window of 2 × 2 there does not.
+    expect(on(hut)).to.deep.equal([])
+    expect(on(mark('motif', 20, 30, 2, 2))).to.deep.equal([
+      { what: 'motif', x: 2, y: 2, width: 2, height: 2 },
+    ])
+    // A border over the whole width of 54 at 29: 10 of it, 1 below the part’s edge; a fold down the cloth at 20.
+    expect(on(mark('border', 0, 29, 54, 2))).to.deep.equal([
+      { what: 'border', x: 0, y: 1, width: 10, height: 2 },
+    ])
+    expect(on(mark('fold', 20, 0, 0.5, 60))).to.deep.equal([
+      { what: 'fold', x: 2, y: 0, width: 0.5, height: 4 },
+    ])
+    // Beside it, and at its edge.
+    expect(on(mark('border', 0, 10, 54, 2), mark('motif', 28, 29, 1, 1))).to.deep.equal([])
   })
 
   it('may lie so near an edge that the piece would go over it', () => {

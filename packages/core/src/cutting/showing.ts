@@ -1,5 +1,6 @@
 import type { ClothMark } from '../api/stash.js'
-import { longest, ofTicks, subtract, zero, type Length } from '../length/length.js'
+import { add, longest, ofTicks, shortest, subtract, zero, type Length } from '../length/length.js'
+import type { Part } from '../nest/cut-order.js'
 import type { CoverToCut, GroupPiece } from './group.js'
 import type { PrintWindow } from './print-places.js'
 
@@ -60,6 +61,27 @@ export function cutOffOf(window: PrintWindow, { what, width, height }: ClothMark
     width: longest(zero, subtract(width, window.width)),
     height: longest(zero, subtract(height, window.height)),
   }
+}
+
+/**
+ * What is marked on a cloth as it lies on a part of it, from the corner of the part: a motif that is whole, a border or a
+ * fold as far as it reaches in.
+ */
+export function marksOnPart(marks: readonly ClothMark[], part: Part): readonly ClothMark[] {
+  return marks.flatMap(mark => {
+    const [x, right] = within(mark.x, mark.width, part.x, part.width)
+    const [y, foot] = within(mark.y, mark.height, part.y, part.height)
+    const [width, height] = [subtract(right, x), subtract(foot, y)]
+    if (width <= zero || height <= zero) return []
+    const isWhole = width === mark.width && height === mark.height
+    return mark.what === 'motif' && !isWhole ? [] : [{ ...mark, x, y, width, height }]
+  })
+}
+
+/** Where a stretch begins and ends in another, from where that begins. */
+function within(from: Length, long: Length, start: Length, most: Length): readonly [Length, Length] {
+  const [begin, end] = [subtract(from, start), add(subtract(from, start), long)]
+  return [longest(zero, begin), shortest(most, end)]
 }
 
 interface Ground {

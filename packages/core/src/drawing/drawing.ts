@@ -94,6 +94,8 @@ export interface Drawing {
   readonly marks: readonly Mark[]
   /** Cut across, or seen aslant: cloth shows its colour here, and no print. */
   readonly plainCloth?: true
+  /** In the plane of the flat cover, seen from outside: a print shows where the pieces were laid on it. */
+  readonly showsPrint?: true
 }
 
 export function line(from: Point, to: Point, style: LineStyle, arrow?: 'end' | 'both'): LineMark {

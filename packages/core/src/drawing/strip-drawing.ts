@@ -45,6 +45,7 @@ export function drawStrip(
     from: [scale(add(margin, out.left), -1), scale(above, -1)],
     width: add(total, margin, scale(unit, plain ? 3 : 9), out.left, out.right),
     height: add(seen.height, above, below, out.below),
+    ...(face === 'outside' && { showsPrint: true as const }),
     marks: [
       ...panels.map(panel => drawPanel(panel, seen, face)),
       outlineOf(seen, total),

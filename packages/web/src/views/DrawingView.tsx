@@ -49,7 +49,9 @@ export const DrawingView = memo(function DrawingView({
   const looks = useMemo(
     () =>
       drawing.marks.map(mark =>
-        mark.kind === 'path' && looksIn ? looksIn(mark.piece, mark.fill) : undefined,
+        mark.kind === 'path' && looksIn
+          ? looksIn(mark.piece, mark.fill, drawing.showsPrint && mark)
+          : undefined,
       ),
     [drawing, looksIn],
   )

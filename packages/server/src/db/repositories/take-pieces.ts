@@ -3,6 +3,7 @@ import {
   type Issue,
   type StashPieceBody,
   type StashPieceRow,
+  type TypedLeftOver,
   type Unit,
 } from '@snowdrift/core'
 import type { WhereOptions } from 'sequelize'
@@ -23,7 +24,7 @@ export interface ChosenPiece {
 export interface CutPiece extends ChosenPiece {
   /** How many are cut where it is several alike; all of them unless said. */
   readonly count?: number | undefined
-  readonly leftOvers: readonly Pick<StashPieceBody, 'width' | 'length'>[]
+  readonly leftOvers: readonly TypedLeftOver[]
 }
 
 /** All pieces that a take asked for, as they stand now; or why not one of them was taken. */
@@ -137,13 +138,10 @@ function pairUp(pieces: readonly StashPieceRow[], chosen: readonly CutPiece[]): 
     return {
       piece,
       count,
-      leftOvers: leftOvers.map(sides => ({
-        source: 'left-over',
-        count: 1,
-        note: '',
-        avoid: [],
-        marks: [],
-        ...sides,
+      // Nothing that is to be avoided lies on what is left: it counts as taken.
+      leftOvers: leftOvers.map(({ width, length, marks = [] }) => ({
+        ...{ source: 'left-over', count: 1, note: '', avoid: [] },
+        ...{ width, length, marks },
       })),
     }
   })

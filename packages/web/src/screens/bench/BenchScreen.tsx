@@ -37,7 +37,7 @@ export function Screen() {
       </main>
     )
   return (
-    <InCloth planned={plannedOf(bench.file)}>
+    <InCloth coverId={id} planned={plannedOf(bench.file)}>
       <Bench bench={bench} />
     </InCloth>
   )

@@ -60,7 +60,7 @@ function CuttingList({ id, file }: { readonly id: string; readonly file: CoverFi
       </article>
     )
   return (
-    <InCloth planned={planned}>
+    <InCloth coverId={id} planned={planned}>
       <article>
         <h1 className="text-2xl font-semibold">{file.name || 'Cover without a name'}</h1>
         <InTheWay plan={plan} unit={unit} />

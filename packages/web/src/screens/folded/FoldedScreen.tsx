@@ -42,7 +42,7 @@ export function Screen() {
       {!planned ? (
         <CoverAwaited id={id} />
       ) : folded ? (
-        <InCloth planned={planned}>
+        <InCloth coverId={id} planned={planned}>
           <FoldedPicture folded={folded} start={stageAt(folded, place.get('at'))} mirrored={leftHanded} />
         </InCloth>
       ) : (

@@ -57,7 +57,7 @@ function Workspace({ id, draft }: WorkspaceProps) {
   usePageTitle(draft.body.file.name || 'Cover without a name', stationWords[here])
   return (
     <CoverContext value={cover}>
-      <InCloth planned={cover.planned}>
+      <InCloth coverId={id} planned={cover.planned}>
         <WrittenUnit value={draft.body.file.unit ?? 'in'}>
           <main className="flex flex-1 flex-col lg:h-[calc(100dvh-3.25rem)] lg:flex-none">
             <WorkspaceHeader />

@@ -12,19 +12,24 @@ interface ClothPatternProps {
 
 /** A cloth to fill shapes with: its photograph, or its weave and print, upright and at true scale. */
 export function ClothPattern({ id, look, scale = 1 }: ClothPatternProps) {
-  return look.photo ? (
-    <PhotoPattern id={id} photo={look.photo} scale={scale} />
-  ) : (
-    <WeavePattern id={id} look={look} scale={scale} />
-  )
+  const [x, y] = look.from ?? [0, 0]
+  const lie = { id, x: x * scale, y: y * scale, scale }
+  return look.photo ? <PhotoPattern {...lie} photo={look.photo} /> : <WeavePattern {...lie} look={look} />
 }
 
-function WeavePattern({ id, look, scale }: Required<ClothPatternProps>) {
+interface Lie {
+  readonly id: string
+  readonly x: number
+  readonly y: number
+  readonly scale: number
+}
+
+function WeavePattern({ look, scale, ...place }: Lie & { readonly look: ClothLook }) {
   const { colour, weave, repeatMm, acrossMm } = look
   const [wide, high] = [acrossMm * scale, repeatMm * scale]
   const [across, along] = [countOf(weave, acrossMm), countOf(weave, repeatMm)]
   return (
-    <pattern id={id} width={wide} height={high} patternUnits="userSpaceOnUse">
+    <pattern {...place} width={wide} height={high} patternUnits="userSpaceOnUse">
       <rect width={wide} height={high} fill={colour} />
       <g
         transform={`scale(${wide / (8 * across)} ${high / (8 * along)})`}
@@ -55,15 +60,13 @@ function motifsOf(across: number, along: number) {
   })
 }
 
-interface PhotoPatternProps {
-  readonly id: string
-  readonly photo: NonNullable<ClothLook['photo']>
-  readonly scale: number
-}
-
-function PhotoPattern({ id, photo: { href, width, height, turn, tile }, scale }: PhotoPatternProps) {
+function PhotoPattern({
+  photo: { href, width, height, turn, tile },
+  scale,
+  ...place
+}: Lie & { readonly photo: NonNullable<ClothLook['photo']> }) {
   return (
-    <pattern id={id} width={tile.width * scale} height={tile.height * scale} patternUnits="userSpaceOnUse">
+    <pattern {...place} width={tile.width * scale} height={tile.height * scale} patternUnits="userSpaceOnUse">
       <g transform={`scale(${scale}) translate(${-tile.x} ${-tile.y}) rotate(${turn})`}>
         <image
           href={href}

@@ -1,9 +1,20 @@
-import { alike, type Fill, type MaterialRow, type Role } from '@snowdrift/core'
+import {
+  alike,
+  originUnder,
+  type Fill,
+  type MaterialRow,
+  type PathMark,
+  type PrintOrigin,
+  type Role,
+} from '@snowdrift/core'
 import type { Planned } from '../planned'
 import { lookOf, type ClothLook } from './look'
 
-/** How what is drawn as a piece, or as a fill, looks in its cloth; undefined where it is drawn in lines alone. */
-export type ClothLooks = (piece: string | undefined, fill: Fill) => ClothLook | undefined
+/**
+ * How what is drawn as a piece, or as a fill, looks in its cloth; undefined where it is drawn in lines alone. Of an area in
+ * the plane of the flat cover, with the print where it was laid.
+ */
+export type ClothLooks = (piece: string | undefined, fill: Fill, area?: PathMark) => ClothLook | undefined
 
 /** What a cover’s pieces are cut from, by name. */
 export interface ClothNames {
@@ -58,6 +69,18 @@ export function looksOf({ layers, own, roles }: ClothNames, materials: readonly 
     const key = `${piece ?? ''} ${fill}`
     if (!known.has(key)) known.set(key, find(piece, fill))
     return known.get(key)
+  }
+}
+
+/** The same, with the print of pieces that are pinned where they will show it. */
+export function inPrint(looks: ClothLooks, origins: readonly PrintOrigin[]): ClothLooks {
+  if (origins.length === 0) return looks
+  return (piece, fill, area) => {
+    const look = looks(piece, fill)
+    const origin = look && area && originUnder(origins, area)
+    if (!origin) return look
+    const { x, y } = origin
+    return { ...look, key: `${look.key}-${x}-${y}`.replaceAll('.', '_'), from: [x, y] }
   }
 }
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai'
-import type { MaterialRow } from '@snowdrift/core'
-import { looksOf, type ClothNames } from './cloth-looks'
+import { mm, type MaterialRow, type PathMark } from '@snowdrift/core'
+import { inPrint, looksOf, type ClothNames } from './cloth-looks'
 import { isDark } from './is-dark'
 import { lookOf } from './look'
 
@@ -83,6 +83,34 @@ describe('the cloths of a cover', () => {
     expect(keyOf('padding', 'padding')).to.equal(undefined)
     expect(keyOf(undefined, 'board')).to.equal(undefined)
     expect(keyOf('outer', 'leaves')).to.equal(undefined)
+  })
+
+  it('begin where a piece of theirs was pinned, in the flat cover and nowhere else', () => {
+    const place = {
+      piece: 'outer',
+      copy: 1,
+      x: mm(-6),
+      y: mm(-6),
+      width: mm(300),
+      height: mm(200),
+      windows: [],
+    }
+    const printed = inPrint(looks, [{ place, x: -100.5, y: 20 }])
+    const area: PathMark = {
+      ...{ kind: 'path', start: [mm(0), mm(0)], steps: [{ to: [mm(100), mm(188)] }], closed: true },
+      ...{ style: 'bare', fill: 'outside', piece: 'outer' },
+    }
+    expect(printed('outer', 'outside', area)).to.deep.include({ from: [-100.5, 20], colour: '#3f6f5f' })
+    expect(printed('outer', 'outside')).to.equal(looks('outer', 'outside'))
+    // the lining of the same panel
+    expect(printed('outer', 'inside', { ...area, fill: 'inside', piece: 'lining' })).to.equal(
+      looks('outer', 'inside'),
+    )
+    expect(inPrint(looks, [])).to.equal(looks)
+    const keys = [-100.5, -100.25].map(
+      x => inPrint(looks, [{ place, x, y: 20 }])('outer', 'outside', area)?.key,
+    )
+    expect(new Set(keys)).to.have.property('size', 2)
   })
 
   it('are the same record each time, so that nothing is drawn again', () => {

@@ -20,6 +20,8 @@ export interface ClothLook {
   readonly repeatMm: number
   /** The same across it. */
   readonly acrossMm: number
+  /** Where the cloth begins in the picture, in millimetres; anywhere where that is not known. */
+  readonly from?: readonly [x: number, y: number]
   readonly photo: (ScaledPhoto & { readonly href: string }) | undefined
 }
 

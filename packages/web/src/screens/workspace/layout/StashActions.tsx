@@ -1,4 +1,4 @@
-import { boughtCloth, formatLength, type Layout, type LeftOver } from '@snowdrift/core'
+import { boughtCloth, type Layout, type LeftOver } from '@snowdrift/core'
 import { Lock, LockOpen, Scissors } from 'lucide-react'
 import {
   useCutPiecesMutation,
@@ -9,6 +9,7 @@ import { describeError } from '../../../api/describe-error'
 import { Button } from '../../../parts/Button'
 import { useCover } from '../cover-context'
 import type { GroupJob } from './group-job'
+import { typedLeftOver } from './typed-left-over'
 import type { Cutting } from './use-cutting'
 
 interface StashActionsProps {
@@ -41,10 +42,7 @@ export function StashActions({ job, layout, leftOvers, cutting }: StashActionsPr
         count: 1,
         leftOvers: leftOvers
           .filter(({ cloth }) => cloth === id)
-          .map(({ width, height }) => ({
-            width: formatLength(width, unit),
-            length: formatLength(height, unit),
-          })),
+          .map(part => typedLeftOver(part, job.marks.get(id) ?? [], unit)),
       }))
       const done = await cut({ coverId, pieces })
       if (done.error) return

@@ -4,6 +4,7 @@ import { useCuttingsQuery } from '../../../api/api'
 import { oneStep, type Draft } from '../../../drafts/draft'
 import { standingOf, type BodyOf, type Standing } from '../../../drafts/kinds'
 import { useDraft, useDraftChanges } from '../../../drafts/use-draft'
+import { cuttingOf } from '../../../views/cutting-of'
 
 /** How a cover is cut, and how to change that. */
 export interface Cutting {
@@ -19,8 +20,7 @@ export interface Cutting {
  */
 export function useCutting(coverId: string): Cutting | undefined {
   const { data: rows } = useCuttingsQuery()
-  const row =
-    rows?.find(({ id }) => id === coverId) ?? rows?.find(({ plan }) => plan.coverIds.includes(coverId))
+  const row = cuttingOf(coverId, rows)
   const id = row?.id ?? coverId
   const begun = useMemo(() => beginCutting(coverId), [coverId])
   const standing = row ? standingOf('cutting', row) : rows && begun
