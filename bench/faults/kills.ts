@@ -17,10 +17,11 @@ export async function benchKills(server: OwnServer, kills: number): Promise<void
   const written = Array.from({ length: writers }, () => ({ id: '', acknowledged: 0, sent: 0, odd: 0 }))
   const work = written.map(state => write(server.address, state, going))
   const kinds: readonly Kill[] = ['node', 'database', 'both', 'worker']
-  const back: number[] = []
+  const backOf: Record<Kill, number[]> = { node: [], database: [], both: [], worker: [] }
   for (let n = 0; n < kills; n++) {
     await new Promise(resolve => setTimeout(resolve, betweenMs))
-    back.push(await kill(server, kinds[n % kinds.length] ?? 'node'))
+    const kind = kinds[n % kinds.length] ?? 'node'
+    backOf[kind].push(await kill(server, kind))
   }
   going.on = false
   await Promise.all(work)
@@ -48,8 +49,15 @@ export async function benchKills(server: OwnServer, kills: number): Promise<void
     '',
     0,
   )
+  for (const [kind, times] of Object.entries(backOf))
+    if (times.length > 0) console.log(`back after a kill of ${kind}: ${times.map(inSeconds).join(' ')} s`)
+  const back = Object.values(backOf).flat()
   report('back after a kill, median', quantile(back, 0.5) / 1000, 's', 5)
   report('back after a kill, longest', Math.max(...back) / 1000, 's', 5)
+}
+
+function inSeconds(ms: number): string {
+  return (ms / 1000).toFixed(1)
 }
 
 /** Gives how many milliseconds it took until pages were answered again. */

@@ -19,5 +19,5 @@ export default defineConfig({
       output: { entryFileNames: '[name].js', chunkFileNames: 'shared-[name].js' },
     },
   },
-  ssr: { noExternal: [/^@snowdrift\//, 'zod'] },
+  ssr: { noExternal: [/^@snowdrift\//, 'zod', 'pino-roll', 'date-fns'] },
 })

@@ -9,7 +9,7 @@ import type { Certificate } from './http/listen.js'
 import { readCertificate } from './reach/certificate.js'
 import { inviteFirst } from './people/invite-first.js'
 import { letOthersIn } from './reach/let-others-in.js'
-import { serve, type Hosting, type House } from './serve.js'
+import type { Hosting, House } from './serve.js'
 import { openServerLog } from './server-log.js'
 import { ringWaits } from './waits/ring-waits.js'
 import { StartFailure } from './start-failure.js'
@@ -76,9 +76,10 @@ async function start({ demo, share }: StartOptions): Promise<void> {
   const common = { databaseUrl: url, ...by, port, demo, webFolder, ...(hosted && { hosted }) }
   const metrics = metricsPort !== undefined && { metricsPort }
   const sharing = { ...shareBy, ...(certificate && { certificate }) }
+  // Where several processes answer, this one has no use for what answers.
   const server =
     workers === 1
-      ? await serve({ ...common, ...metrics, log, share: sharing })
+      ? await (await import('./serve.js')).serve({ ...common, ...metrics, log, share: sharing })
       : await serveByWorkers({
           ...metrics,
           count: workers,

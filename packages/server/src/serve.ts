@@ -1,11 +1,8 @@
 import type { Sharing } from '@snowdrift/core'
-import { randomUUID } from 'node:crypto'
 import { BlockList } from 'node:net'
 import { createApp } from './app.js'
-import { connect, limitRole, type Database } from './db/connect.js'
-import { migrate } from './db/migrate.js'
+import { connect, type Database } from './db/connect.js'
 import { createRepositories, type Repositories } from './db/repositories/repositories.js'
-import { ensureWorkshop } from './db/repositories/workshops.js'
 import { setTimeout as pause } from 'node:timers/promises'
 import type { FabricShop } from './devices/shop/shop.js'
 import { createSimulatedShop } from './devices/shop/simulated-shop.js'
@@ -20,6 +17,7 @@ import { doErrand } from './errands/do-errand.js'
 import { createExportWriter } from './exports/export-writer.js'
 import { loopbackNames, ownNames } from './reach/own-names.js'
 import { createShareListener, type ShareListener, type ShareOptions } from './reach/share-listener.js'
+import { prepare, rowTools } from './prepare.js'
 import { createPictureShrinker } from './pictures/shrinker.js'
 
 export interface ServeOptions {
@@ -110,10 +108,11 @@ async function serveFrom(
   options: ServeOptions,
 ): Promise<Server> {
   const { log, webFolder, shop, share, hosted, metricsPort, measures = false } = options
+  const { now } = rowTools
   const { repositories, workshop } = await prepare(database, options.demo ?? false)
   const shrinker = createPictureShrinker()
   const write = createExportWriter()
-  const aged = replica ? createRepositories(replica, tools) : repositories
+  const aged = replica ? createRepositories(replica, rowTools) : repositories
   const queue = createErrandQueue({
     url: options.databaseUrl,
     perform: (id, signal) => doErrand(id, { repositories, aged, write, shrinker, now, log }, signal),
@@ -233,28 +232,6 @@ async function takePorts(
     await listening.close()
     throw error
   }
-}
-
-/** Whose a server's work is: there as soon as this is, with its tables, however many processes ask at once. */
-export interface Prepared {
-  readonly repositories: Repositories
-  readonly workshop: string
-}
-
-/** Brings the tables up to date and makes the workshop. Demo and own work are workshops of their own. */
-export async function prepare(database: Database, demo: boolean): Promise<Prepared> {
-  if (database.isPooled) await limitRole(database)
-  await migrate(database)
-  const repositories = createRepositories(database, tools)
-  const workshop = await ensureWorkshop(database.models, demo ? 'demo' : 'home', randomUUID)
-  if (demo) await (await import('./demo/load-demo.js')).loadDemo(repositories, workshop, now())
-  return { repositories, workshop }
-}
-
-const tools = { now, newId: randomUUID }
-
-function now(): Date {
-  return new Date()
 }
 
 /** Once an hour, and at the start. Gives the function that ends it. */

@@ -1,6 +1,7 @@
 import { expect } from 'chai'
 import { Hono } from 'hono'
-import { answeredOf, createMetrics } from './metrics.js'
+import { answeredOf } from './answered.js'
+import { createMetrics } from './metrics.js'
 
 function appWith({ observe }: Pick<ReturnType<typeof createMetrics>, 'observe'>) {
   const app = new Hono()

@@ -1,15 +1,7 @@
 import cluster from 'node:cluster'
-import { Hono, type Context } from 'hono'
-import { routePath } from 'hono/route'
+import { Hono } from 'hono'
 import { AggregatorRegistry, collectDefaultMetrics, Counter, Histogram, Registry } from 'prom-client'
-
-/** A request that was answered. The route, not the address: what is asked for stays out, and labels stay few. */
-export interface Answered {
-  readonly method: string
-  readonly route: string
-  readonly status: number
-  readonly seconds: number
-}
+import type { Answered } from './answered.js'
 
 export interface Metrics {
   readonly observe: (answered: Answered) => void
@@ -63,17 +55,4 @@ export function createGatheredMetrics(): Hono {
     context.body(await gathered.clusterMetrics(), 200, { 'Content-Type': gathered.contentType }),
   )
   return page
-}
-
-const methods = new Set(['GET', 'HEAD', 'POST', 'PUT', 'DELETE'])
-
-/** What was answered, once it is, by the route that answered: a method or a route that nobody knows has one name for all. */
-export function answeredOf(context: Context, milliseconds: number): Answered {
-  const { method } = context.req
-  return {
-    method: methods.has(method) ? method : 'other',
-    route: routePath(context),
-    status: context.res.status,
-    seconds: milliseconds / 1000,
-  }
 }

@@ -1,5 +1,4 @@
 import { formatPairingCode, pairingLink, type PairingCode } from '@snowdrift/core'
-import { toString as drawCode } from 'qrcode'
 import type { House } from '../serve.js'
 
 interface LetInOptions {
@@ -30,10 +29,14 @@ export async function letOthersIn(
   tell(await invitation(address, code, isSealed))
 }
 
+async function drawCode(text: string): Promise<string> {
+  const { toString } = await import('qrcode')
+  return toString(text, { type: 'terminal', small: true })
+}
+
 async function invitation(address: string, code: PairingCode, isSealed: boolean): Promise<string> {
   // a log has no use for a picture
-  const picture =
-    process.stdout.isTTY && (await drawCode(pairingLink(address, code), { type: 'terminal', small: true }))
+  const picture = process.stdout.isTTY && (await drawCode(pairingLink(address, code)))
   const until = new Date(code.expiresAt).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
   const lines = [
     ...(picture ? ['\nA phone or tablet in the same network comes in by this picture, or', picture] : []),

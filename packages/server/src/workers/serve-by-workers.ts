@@ -1,7 +1,8 @@
 import { connect } from '../db/connect.js'
 import { listen, type Listening } from '../http/listen.js'
 import { sharingAt } from '../reach/share-listener.js'
-import { prepare, type House } from '../serve.js'
+import { prepare } from '../prepare.js'
+import type { House } from '../serve.js'
 import { runWorkers } from './run-workers.js'
 import type { WorkerSettings } from './worker-protocol.js'
 
