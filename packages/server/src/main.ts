@@ -7,13 +7,11 @@ import { ensureDataFolder } from './data-folder.js'
 import { readEnvironment, type ShareEnvironment } from './environment.js'
 import type { Certificate } from './http/listen.js'
 import { readCertificate } from './reach/certificate.js'
-import { inviteFirst } from './people/invite-first.js'
-import { letOthersIn } from './reach/let-others-in.js'
-import type { Hosting, House } from './serve.js'
+import type { Hosting, House, ServeOptions } from './serve.js'
 import { openServerLog } from './server-log.js'
-import { ringWaits } from './waits/ring-waits.js'
 import { StartFailure } from './start-failure.js'
-import { serveByWorkers } from './workers/serve-by-workers.js'
+import { runWorkers } from './workers/run-workers.js'
+import type { WorkerSettings } from './workers/worker-protocol.js'
 
 type Undo = () => Promise<void>
 
@@ -64,6 +62,8 @@ async function start({ demo, share }: StartOptions): Promise<void> {
       `Port ${port} is in use. If that is another Snowdrift, open http://127.0.0.1:${port}; else choose a port: PORT=${port + 1} ./snowdrift ${demo ? 'demo' : 'start'}`,
     )
   undo.push(await lockData(dataFolder, `http://127.0.0.1:${port}`))
+  // What answers comes up while the database does.
+  const answering = workers === 1 ? comeUpAlone() : comeUpTogether(workers)
   const url = databaseUrl ?? (await startOwnDatabase(dataFolder))
   if (stopping) return
   const { log, close } = await openServerLog(dataFolder, say)
@@ -76,19 +76,11 @@ async function start({ demo, share }: StartOptions): Promise<void> {
   const common = { databaseUrl: url, ...by, port, demo, webFolder, ...(hosted && { hosted }) }
   const metrics = metricsPort !== undefined && { metricsPort }
   const sharing = { ...shareBy, ...(certificate && { certificate }) }
-  // Where several processes answer, this one has no use for what answers.
-  const server =
-    workers === 1
-      ? await (await import('./serve.js')).serve({ ...common, ...metrics, log, share: sharing })
-      : await serveByWorkers({
-          ...metrics,
-          count: workers,
-          settings: { ...common, dataFolder, share: settingsOf(sharing) },
-          tell: say,
-        })
+  const server = await (await answering)({ ...common, ...metrics, dataFolder, log, share: sharing })
   undo.push(server.close)
   // Nobody sits at the terminal of a server in a cupboard.
-  if (!hosted)
+  if (!hosted) {
+    const { ringWaits } = await import('./waits/ring-waits.js')
     undo.push(
       ringWaits({
         sequelize: server.database.sequelize,
@@ -99,6 +91,7 @@ async function start({ demo, share }: StartOptions): Promise<void> {
         trouble: error => log.error({ error: String(error) }, 'waits were not looked for'),
       }),
     )
+  }
   console.log(
     `Snowdrift is at ${server.address}${demo ? ' with the demo workshop' : ''}. Ctrl-C stops it; nothing is lost.`,
   )
@@ -108,16 +101,53 @@ async function start({ demo, share }: StartOptions): Promise<void> {
   await welcome.catch((error: unknown) => say((error as Error).message))
 }
 
+type Answer = (options: Answering) => Promise<House>
+type Answering = ServeOptions & {
+  readonly isPooled: boolean
+  readonly webFolder: string
+  readonly demo: boolean
+  readonly dataFolder: string
+  readonly share: Sharing
+}
+
+async function comeUpAlone(): Promise<Answer> {
+  const { serve } = await import('./serve.js')
+  return serve
+}
+
+/**
+ * Where several processes answer, the first of them comes up at once. This one hands them their callers, and would hold
+ * these up while it reads what it needs itself: it does that at last.
+ */
+function comeUpTogether(count: number): Answer {
+  let release: (settings: WorkerSettings) => void = () => undefined
+  const settings = new Promise<WorkerSettings>(resolve => (release = resolve))
+  const workers = runWorkers({ count, settings, tell: say })
+  undo.push(workers.close)
+  return async ({ log: _log, metricsPort, share, ...options }) => {
+    const known = { ...options, measures: metricsPort !== undefined, share: settingsOf(share) }
+    release(known)
+    await workers.began
+    const { serveByWorkers } = await import('./workers/serve-by-workers.js')
+    return serveByWorkers({
+      ...{ workers, settings: known, tell: say },
+      ...(metricsPort !== undefined && { metricsPort }),
+    })
+  }
+}
+
 /** Lets other devices in where that is asked for now, or was before. */
 async function letBackIn(house: House, port: number, isAsked: boolean): Promise<void> {
-  if (isAsked || (await house.repositories.devices.isShared(house.workshop)))
-    await letOthersIn(house, { port, tell: text => console.log(text), trouble: say })
+  if (!isAsked && !(await house.repositories.devices.isShared(house.workshop))) return
+  const { letOthersIn } = await import('./reach/let-others-in.js')
+  await letOthersIn(house, { port, tell: text => console.log(text), trouble: say })
 }
 
 /** Says how its first owner comes in, as long as it has none. */
 async function inviteOwner({ repositories, workshop }: House, { origin }: Hosting): Promise<void> {
-  if (!(await repositories.people.members.hasOwner(workshop)))
-    console.log(await inviteFirst(repositories, workshop, origin))
+  if (await repositories.people.members.hasOwner(workshop)) return
+  const { inviteFirst } = await import('./people/invite-first.js')
+  console.log(await inviteFirst(repositories, workshop, origin))
 }
 
 /** What of the way in for others can be told to another process. */

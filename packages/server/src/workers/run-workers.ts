@@ -4,13 +4,15 @@ import { StartFailure } from '../start-failure.js'
 import { isFromWorker, type ToWorker, type WorkerSettings } from './worker-protocol.js'
 
 export interface Workers {
+  /** Once each answers, or has failed to; a first one that cannot even begin is a StartFailure. */
+  readonly began: Promise<void>
   /** Has each finish what it has begun. */
   readonly close: () => Promise<void>
 }
 
 interface RunOptions {
   readonly count: number
-  /** Once there is something to serve; the first process comes up meanwhile. */
+  /** Once there is something to serve; the first of them comes up meanwhile. */
   readonly settings: Promise<WorkerSettings>
   readonly tell: (news: string) => void
 }
@@ -19,11 +21,8 @@ interface RunOptions {
 const soonMs = 2000
 const stopWithinMs = 12_000
 
-/**
- * Starts so many processes that share the ports between them, and gives them once each has answered or failed to. One that
- * ends is started again; a first one that cannot even begin is a StartFailure.
- */
-export async function runWorkers({ count, settings, tell }: RunOptions): Promise<Workers> {
+/** Starts so many processes that share the ports between them. One that ends is started again. */
+export function runWorkers({ count, settings, tell }: RunOptions): Workers {
   cluster.setupPrimary({ exec: join(import.meta.dirname, 'worker-main.js'), args: [] })
   const state = { isClosing: false }
   const running = new Map<string, Running>()
@@ -60,22 +59,20 @@ export async function runWorkers({ count, settings, tell }: RunOptions): Promise
     state.isClosing = true
     await Promise.all([...running.values()].map(stop))
   }
-  try {
-    // The first alone: it answers while the others, which would only take the cores from it, come up.
+  const beginAll = async () => {
     const [first = '', ...others] = Array.from(
       { length: count },
       (_, number) => `worker-${String(number + 1).padStart(2, '0')}`,
     )
+    // The first alone, then one after the other: they would only take the cores from those that answer.
     await begin(first)
     // It serves by now: whichever of the others cannot begin, say because the database is away just then, is tried again.
-    await Promise.all(
-      others.map(name => begin(name).catch((error: unknown) => tell((error as Error).message))),
-    )
-  } catch (error) {
-    await close()
-    throw error
+    for (const name of others) await begin(name).catch((error: unknown) => tell((error as Error).message))
   }
-  return { close }
+  const began = beginAll()
+  // Nobody may have come so far as to wait for it.
+  began.catch(() => undefined)
+  return { began, close }
 }
 
 interface Running {

@@ -1,38 +1,33 @@
-import { connect } from '../db/connect.js'
+import { setTimeout } from 'node:timers/promises'
+import { connect, type Database } from '../db/connect.js'
 import { listen, type Listening } from '../http/listen.js'
+import { prepare, type Prepared } from '../prepare.js'
 import { sharingAt } from '../reach/share-listener.js'
-import { prepare } from '../prepare.js'
 import type { House } from '../serve.js'
-import { runWorkers } from './run-workers.js'
+import type { Workers } from './run-workers.js'
 import type { WorkerSettings } from './worker-protocol.js'
 
 interface ServeByWorkersOptions {
-  readonly count: number
-  readonly settings: Omit<WorkerSettings, 'measures'>
+  /** They answer. */
+  readonly workers: Workers
+  readonly settings: WorkerSettings
   readonly metricsPort?: number
   readonly tell: (news: string) => void
 }
 
 /**
  * Serves by several processes that share the ports and the database; this one starts them again where they end, and does
- * what is done once: preparing the tables, gathering metrics.
+ * what is done once, such as gathering metrics.
  */
 export async function serveByWorkers({
-  count,
+  workers,
   settings,
   metricsPort,
   tell,
 }: ServeByWorkersOptions): Promise<House> {
-  const database = await connect(settings.databaseUrl, { isPooled: settings.isPooled })
+  const { database, repositories, workshop } = await prepareAtLast(settings, tell)
   try {
-    const measures = metricsPort !== undefined
-    const preparing = prepare(database, settings.demo)
-    const known = preparing.then(() => ({ ...settings, measures }))
-    const [workers, { repositories, workshop }] = await Promise.all([
-      runWorkers({ count, settings: known, tell }),
-      preparing,
-    ])
-    const read = measures ? await listenToReaders(metricsPort) : undefined
+    const read = metricsPort === undefined ? undefined : await listenToReaders(metricsPort)
     return {
       address: settings.hosted?.origin ?? `http://127.0.0.1:${settings.port}`,
       metricsAddress: read && `http://127.0.0.1:${read.port}/metrics`,
@@ -50,8 +45,29 @@ export async function serveByWorkers({
       },
     }
   } catch (error) {
+    await workers.close()
     await database.close()
     throw error
+  }
+}
+
+const pauseMs = 500
+
+/** They answer by now: a database that is away just then ends nothing, and is waited for. */
+async function prepareAtLast(
+  { databaseUrl, isPooled, demo }: WorkerSettings,
+  tell: (news: string) => void,
+): Promise<Prepared & { readonly database: Database }> {
+  for (;;) {
+    let database: Database | undefined
+    try {
+      database = await connect(databaseUrl, { isPooled })
+      return { database, ...(await prepare(database, demo)) }
+    } catch (error) {
+      await database?.close()
+      tell(`${(error as Error).message} Trying again …`)
+    }
+    await setTimeout(pauseMs)
   }
 }
 
