@@ -8,6 +8,7 @@ const [kills = '50', requests = '20000', seconds = '60'] = process.argv.slice(2)
 const server = await openServer()
 try {
   if (Number(kills) > 0) await benchKills(server, Number(kills))
+  await server.settled()
   await benchFuzz(server, Number(requests))
   await benchConnections(server, Number(seconds))
 } finally {

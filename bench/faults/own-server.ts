@@ -13,10 +13,16 @@ export interface OwnServer {
   /** One of several processes, where there are; the others go on. False where there is only one. */
   readonly killWorker: () => Promise<boolean>
   readonly killDatabase: () => Promise<void>
+  /** Once all of its processes are up and hold what they hold: they come one after the other. */
+  readonly settled: () => Promise<void>
   /** Megabytes that its processes hold together. */
   readonly memoryMb: () => Promise<number>
   readonly remove: () => Promise<void>
 }
+
+/** Longer than one process takes to come up, and less than it holds. */
+const restMs = 4000
+const stillMb = 20
 
 export async function openServer(): Promise<OwnServer> {
   const folder = await mkdtemp(join(tmpdir(), 'snowdrift-faults-'))
@@ -45,9 +51,20 @@ export async function openServer(): Promise<OwnServer> {
     child?.kill(signal)
     await left
   }
+  const memoryMb = async () => {
+    const held = await Promise.all([child?.pid ?? 0, ...(await workersOf(child?.pid))].map(memoryMbOf))
+    return held.reduce((sum, mb) => sum + mb, 0)
+  }
   await start()
   return {
     address,
+    settled: async () => {
+      for (let before = 0, now = await memoryMb(); now > before + stillMb;) {
+        await new Promise(resolve => setTimeout(resolve, restMs))
+        before = now
+        now = await memoryMb()
+      }
+    },
     start,
     killNode: () => gone('SIGKILL'),
     killDatabase: async () => {
@@ -60,10 +77,7 @@ export async function openServer(): Promise<OwnServer> {
       if (chosen !== undefined) process.kill(chosen, 'SIGKILL')
       return chosen !== undefined
     },
-    memoryMb: async () => {
-      const held = await Promise.all([child?.pid ?? 0, ...(await workersOf(child?.pid))].map(memoryMbOf))
-      return held.reduce((sum, mb) => sum + mb, 0)
-    },
+    memoryMb,
     remove: async () => {
       await gone('SIGTERM')
       await rm(folder, { recursive: true, force: true })
