@@ -79,7 +79,7 @@ export {
   type PaperName,
 } from './api/exports.js'
 export { mostSheets, readErrandRequest, type Errand, type ErrandRequest } from './api/errands.js'
-export { checkLeftOvers, readCutBody, readTakeBody, type CutBody, type TakeBody, type TypedLeftOver } from './api/take.js'
+export * from './api/take.js'
 export type {
   Drawing,
   Fill,
