@@ -1,6 +1,5 @@
 import { expect } from 'chai'
 import fc from 'fast-check'
-import { readCover } from '../file/read-cover.js'
 import { inches, mm, toInches, toMm, zero, type Length } from '../length/length.js'
 import { nest } from '../nest/nest.js'
 import { plan } from '../plan/plan.js'
@@ -12,16 +11,10 @@ import { boughtCloth, layoutRequestOf } from './request-of.js'
 import { checkTurnedCard } from './turned-card.js'
 import { lengthToBuy, weighPurchases } from './shopping.js'
 import { afterWash, beforeWash } from './shrink.js'
+import { notebookCover } from './testing/notebook.js'
 
 function coverToCut(id: string, changes: object = {}): CoverToCut {
-  const read = readCover({
-    format: 'snowdrift/cover',
-    version: 2,
-    object: {
-      kind: 'notebook',
-      readings: { height: ['8'], width: ['6'], thickness: ['1/2'], boardThickness: ['0.04'] },
-    },
-    family: 'slip-cover',
+  const cover = notebookCover({
     layers: [
       { role: 'lining', name: 'Fog', thickness: '0.28 mm' },
       { role: 'padding', name: 'Fleece', thickness: '3 mm' },
@@ -29,13 +22,12 @@ function coverToCut(id: string, changes: object = {}): CoverToCut {
     ],
     ...changes,
   })
-  if (!read.ok) throw new Error(read.issues[0]?.message)
   return {
     id,
     name: id,
-    pieces: plan(read.value).pieces,
-    stack: read.value.stack,
-    cutFrom: read.value.cutFrom,
+    pieces: plan(cover).pieces,
+    stack: cover.stack,
+    cutFrom: cover.cutFrom,
   }
 }
 

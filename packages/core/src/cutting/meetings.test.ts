@@ -1,5 +1,4 @@
 import { expect } from 'chai'
-import { readCover } from '../file/read-cover.js'
 import { inches, mm, toInches, toMm, zero } from '../length/length.js'
 import { meetingOf } from '../nest/matches.js'
 import { nest } from '../nest/nest.js'
@@ -8,25 +7,16 @@ import { groupPieces, type CoverToCut } from './group.js'
 import { matchesOf, meetingsIn } from './meetings.js'
 import { printPlaces } from './print-places.js'
 import { layoutRequestOf } from './request-of.js'
+import { notebookCover } from './testing/notebook.js'
 
-function readOf(changes: object) {
-  const read = readCover({
-    format: 'snowdrift/cover',
-    version: 2,
-    object: {
-      kind: 'notebook',
-      readings: { height: ['8'], width: ['6'], thickness: ['1/2'], boardThickness: ['0.04'] },
-    },
-    family: 'slip-cover',
+const readOf = (changes: object) =>
+  notebookCover({
     layers: [
       { role: 'lining', name: 'Fog', thickness: '0.28 mm' },
       { role: 'outer', name: 'Larch', thickness: '0.28 mm', print: 'one-way', shrinkage: 5 },
     ],
     ...changes,
   })
-  if (!read.ok) throw new Error(read.issues[0]?.message)
-  return read.value
-}
 
 const planOf = (changes: object) => plan(readOf(changes))
 

@@ -3,13 +3,13 @@ import type { CuttingPin } from '../api/cuttings.js'
 import type { ClothMark } from '../api/stash.js'
 import { rectangle, type Fill } from '../drawing/drawing.js'
 import { drawStrip } from '../drawing/strip-drawing.js'
-import { readCover } from '../file/read-cover.js'
 import { sayProperly } from '../finding/say.js'
 import { inches, toMm, zero } from '../length/length.js'
 import { plan } from '../plan/plan.js'
 import { originUnder, printOrigins } from './print-origins.js'
 import { printPlaces, type PrintPlace } from './print-places.js'
 import { cornerToShow } from './showing.js'
+import { notebookCover } from './testing/notebook.js'
 
 const box = (
   piece: string,
@@ -63,21 +63,7 @@ describe('where a print begins on the flat cover', () => {
   })
 
   it('puts a motif into the middle of the panel that it was slid into', () => {
-    const read = readCover({
-      format: 'snowdrift/cover',
-      version: 2,
-      object: {
-        kind: 'notebook',
-        readings: { height: ['8'], width: ['6'], thickness: ['1/2'], boardThickness: ['0.04'] },
-      },
-      family: 'slip-cover',
-      layers: [
-        { role: 'lining', name: 'Fog', thickness: '0.28 mm' },
-        { role: 'outer', name: 'Larch', thickness: '0.28 mm' },
-      ],
-    })
-    if (!read.ok) throw new Error(read.issues[0]?.message)
-    const planned = plan(read.value)
+    const planned = plan(notebookCover())
     const places = printPlaces(planned)
     const window = places.flatMap(({ windows }) => windows).find(({ name }) => name === 'front')
     const hut: ClothMark = {
