@@ -3,10 +3,12 @@ import { unzipSync } from 'fflate'
 import { randomUUID } from 'node:crypto'
 import { setTimeout } from 'node:timers/promises'
 import { PDFDocument } from 'pdf-lib'
+import type { Repositories } from '../db/repositories/repositories.js'
 import { createPictureShrinker } from '../pictures/shrinker.js'
 import { coverBody } from '../testing/bodies.js'
 import { quietLog, useTestApp } from '../testing/test-database.js'
 import { doErrand } from './do-errand.js'
+import { createGate } from './testing/gate.js'
 
 interface Said {
   readonly id: string
@@ -142,27 +144,14 @@ describe('errands', function () {
   }
   /** Tools whose archive stops at its first row until it is let go. */
   const held = () => {
-    let release = () => undefined as void
-    let arrived = () => undefined as void
-    const arrival = new Promise<void>(resolve => (arrived = resolve))
-    const hold = new Promise<void>(resolve => (release = resolve))
-    let clock = Date.now()
-    const tools = {
-      repositories: app().repositories,
-      aged: {
-        ...app().repositories,
-        snapshot: (async work => {
-          arrived()
-          await hold
-          return app().repositories.snapshot(work)
-        }) as ReturnType<typeof app>['repositories']['snapshot'],
-      },
-      ...notAskedFor,
-      // each look at the clock is a second later: every step says how far it is
-      now: () => new Date((clock += 1000)),
-      log: quietLog,
+    const { pass, now, ...gate } = createGate()
+    const { repositories } = app()
+    const snapshot: Repositories['snapshot'] = async work => {
+      await pass()
+      return repositories.snapshot(work)
     }
-    return { tools, arrival, release: () => release() }
+    const tools = { repositories, aged: { ...repositories, snapshot }, ...notAskedFor, now, log: quietLog }
+    return { tools, ...gate }
   }
   const create = async () => {
     const errand = await app().repositories.errands.create(app().ours, { kind: 'archive' }, 100)

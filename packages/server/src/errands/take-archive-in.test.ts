@@ -9,6 +9,7 @@ import { createPictureShrinker } from '../pictures/shrinker.js'
 import { coverBody } from '../testing/bodies.js'
 import { quietLog, useTestApp } from '../testing/test-database.js'
 import { doErrand } from './do-errand.js'
+import { createGate } from './testing/gate.js'
 
 describe('an archive that is brought', function () {
   this.timeout(120_000)
@@ -42,11 +43,7 @@ describe('an archive that is brought', function () {
 
   /** Tools that stop when the workshop is held, before the first row, until they are let go. */
   const held = () => {
-    let release = () => undefined as void
-    let arrived = () => undefined as void
-    const arrival = new Promise<void>(resolve => (arrived = resolve))
-    const gate = new Promise<void>(resolve => (release = resolve))
-    let clock = Date.now()
+    const { pass, now, ...gate } = createGate()
     const { repositories } = app()
     const together: Repositories['together'] = work =>
       repositories.together(inside =>
@@ -54,18 +51,11 @@ describe('an archive that is brought', function () {
           ...inside,
           hold: async workshop => {
             await inside.hold(workshop)
-            arrived()
-            await gate
+            await pass()
           },
         }),
       )
-    // each look at the clock is a second later: every step says how far it is
-    const now = () => new Date((clock += 1000))
-    return {
-      tools: { ...usual(), repositories: { ...repositories, together }, now },
-      arrival,
-      release: () => release(),
-    }
+    return { tools: { ...usual(), repositories: { ...repositories, together }, now }, ...gate }
   }
 
   it('is taken in whole, and once, however often it is begun', async () => {
