@@ -123,12 +123,31 @@ describe('what of a cloth shows on a cover', function () {
         const { x, y, width, height } = panel.getBBox()
         const print = document.querySelector(panel.style.fill.replace(/^url\("?|"?\)$/g, ''))
         const [left = NaN, top = NaN] = ['x', 'y'].map(name => Number(print?.getAttribute(name) ?? NaN))
-        return { middle: [x + width / 2, y + height / 2], print: [left, top] }
+        return { middle: [x + width / 2, y + height / 2], height, print: [left, top] }
       })
-    const { middle, print } = await place()
+    const { middle, print, height } = await place()
     // The Plough is 4 × 3 in at 25 and 11: its middle is at 27 and 12 ½, and the marks of the tape are sixteenths.
     expect((print[0] ?? NaN) + 27 * 25.4).to.be.closeTo(middle[0] ?? NaN, 25.4 / 16)
     expect((print[1] ?? NaN) + 12.5 * 25.4).to.be.closeTo(middle[1] ?? NaN, 25.4 / 16)
+    // and so it stands on the shelf, smaller: half a pixel is left for its outline all round
+    await page.goto(site.address())
+    await see(page, 'Star atlas, padded')
+    const found = await page.waitForFunction(() => {
+      const place = [...document.querySelectorAll('li:has(.turning-front)')].find(({ textContent }) =>
+        textContent.startsWith('Star atlas, padded'),
+      )
+      const front = place?.querySelector<SVGGraphicsElement>('.turning-front path')
+      const shown = place?.querySelector('pattern')
+      const [left = 0, top = 0] = ['x', 'y'].map(name => Number(shown?.getAttribute(name)))
+      if (!front || left === 0) return undefined
+      const box = front.getBBox()
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2, high: box.height + 1, left, top }
+    })
+    const shelf = await found.jsonValue()
+    if (!shelf) throw new Error('The print is not on the shelf')
+    const scale = shelf.high / height
+    expect(shelf.left + 27 * 25.4 * scale).to.be.closeTo(shelf.x, 0.75)
+    expect(shelf.top + 12.5 * 25.4 * scale).to.be.closeTo(shelf.y, 0.75)
     await openLayout()
   })
 

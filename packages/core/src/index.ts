@@ -90,7 +90,7 @@ export type {
   Point,
   TextMark,
 } from './drawing/drawing.js'
-export { closedFront, type ClosedFront } from './drawing/closed-front.js'
+export { areaOfFront, closedFront, type ClosedFront } from './drawing/closed-front.js'
 export { drawEndOn } from './drawing/end-on-drawing.js'
 export { drawJoining, hasSides } from './drawing/joining-drawing.js'
 export { drawMeasureGuide } from './drawing/measure-guide.js'
@@ -395,5 +395,5 @@ export { withSetting, type Setting } from './reckon/holds/setting.js'
 export { dimensionOf, type Dimension } from './drawing/strip-dimensions.js'
 export { foldCover } from './folded/fold-cover.js'
 export { outlookAt, placeLeaves, type PlacedLeaf } from './folded/frame.js'
-export type { Folded, Leaf, Stage } from './folded/leaf.js'
+export { areaOnFlat, type Folded, type Leaf, type Stage } from './folded/leaf.js'
 export { drawFolded } from './drawing/folded-drawing.js'

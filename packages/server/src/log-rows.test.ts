@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import type { MakeLog, ShelfEntry } from '@snowdrift/core'
+import { readCuttingBody, type MakeLog, type ShelfEntry } from '@snowdrift/core'
 import { expect } from 'chai'
 import sharp from 'sharp'
 import { ensureWorkshop } from './db/repositories/workshops.js'
@@ -133,6 +133,39 @@ describe('the log and the shelf on the server', function () {
     expect(entries[0]).to.deep.include({ cloths: ['Moss twill'], due: '2026-12-24', planned: true })
     const others = await app().request('GET', '/api/shelf', { workshop: await newWorkshop() })
     expect(others.body).to.deep.equal({ covers: [] })
+  })
+
+  it('tell the shelf in which cutting a cover is pinned: its own, or, where it has none, one of several', async () => {
+    const { covers, cuttings } = app().repositories
+    const workshop = await newWorkshop()
+    const create = async (name: string) => (await covers.create(workshop, coverBody({ name }))).id
+    const [alone, both, loose, deleted] = [
+      await create('alone'),
+      await create('both'),
+      await create('loose'),
+      await create('deleted'),
+    ]
+    const pinned = (piece: string) => ({
+      ...{ group: 'outer larch', piece, cloth: 'bolt', sheet: 1, xMm: 1, yMm: 2, turned: false },
+    })
+    const plan = (coverIds: readonly string[], pins: readonly object[]) =>
+      readCuttingBody({ plan: { coverIds, pins } })
+    const put = async (id: string, coverIds: readonly string[], pins: readonly object[]) => {
+      const body = plan(coverIds, pins)
+      if (!body.ok) throw new Error('It is no cutting')
+      return cuttings.update(workshop, id, 'new', body.value)
+    }
+    const several = randomUUID()
+    await put(alone, [alone], [pinned('one')])
+    await put(several, [alone, both, loose], [pinned('two'), pinned('three')])
+    await put(loose, [loose], [])
+    await put(deleted, [deleted], [pinned('four')])
+    await cuttings.remove(workshop, deleted, 1)
+    const { body } = await app().request('GET', '/api/shelf', { workshop })
+    const entries = (body as unknown as { covers: readonly ShelfEntry[] }).covers
+    expect(Object.fromEntries(entries.map(({ name, pinned: at }) => [name, at]))).to.deep.equal({
+      ...{ alone, both: several, loose: null, deleted: null },
+    })
   })
 
   it('refuse a mark that cannot be', async () => {

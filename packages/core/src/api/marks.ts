@@ -60,5 +60,7 @@ export const shelfEntry = z.strictObject({
   due: z.string().nullable(),
   archived: z.boolean(),
   planned: z.boolean(),
+  /** The cutting in which pieces of it are pinned. */
+  pinned: z.uuid().nullable(),
 })
 export type ShelfEntry = z.infer<typeof shelfEntry>

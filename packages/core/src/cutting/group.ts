@@ -59,7 +59,7 @@ export function groupPieces(covers: readonly CoverToCut[]): readonly CuttingGrou
   for (const cover of covers)
     for (const piece of cover.pieces) {
       const layer = materialOf(cover, piece)
-      const key = `${layer.role} ${layer.name.trim().toLowerCase()}`.trim()
+      const key = groupKey(layer)
       const before = groups.get(key)
       groups.set(key, {
         key,
@@ -73,6 +73,11 @@ export function groupPieces(covers: readonly CoverToCut[]): readonly CuttingGrou
       })
     }
   return [...groups.values()]
+}
+
+/** Names the group of all that is cut from a material. */
+export function groupKey({ role, name }: Pick<Material, 'role' | 'name'>): string {
+  return `${role} ${name.trim().toLowerCase()}`.trim()
 }
 
 /** What a piece is cut from: its own cloth, or the layer of its role. */

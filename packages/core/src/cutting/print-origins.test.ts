@@ -19,18 +19,28 @@ const box = (
   ...{ x: inches(x), y: inches(y), width: inches(width), height: inches(height) },
 })
 const pin = (piece: string, xMm: number, yMm: number, changes: Partial<CuttingPin> = {}): CuttingPin => ({
-  ...{ group: 'outer', piece, cloth: 'larch', sheet: 1, xMm, yMm, turned: false },
+  ...{ group: 'outer larch', piece, cloth: 'bolt', sheet: 1, xMm, yMm, turned: false },
   ...changes,
 })
 const [outer, pocket] = [box('outer', [-0.25, -0.25, 15, 10]), box('front-pocket', [9, 4, 4, 5])]
 
+/** Covered in Larch, with a pocket of the same on its front. */
+const planned = plan(notebookCover())
+const [panel] = planned.pieces.filter(({ id }) => id === 'outer')
+if (!panel) throw new Error('It has no outer')
+const cover = {
+  ...notebookCover(),
+  ...{ id: 'it', pieces: [...planned.pieces, { ...panel, id: 'front-pocket' }] },
+}
+const originsOf = (pins: readonly CuttingPin[], places = [outer, pocket]) => printOrigins(cover, places, pins)
+
 describe('where a print begins on the flat cover', () => {
   it('is as far before a pinned piece as the piece lies on its cloth', () => {
     // ¼ in are 6.35 mm: 100 mm and 6.35 before the left edge, 40 mm and 6.35 above the top.
-    const [origin] = printOrigins('it', [outer, pocket], [pin('it outer 1', 100, 40)])
+    const [origin] = originsOf([pin('it outer 1', 100, 40)])
     expect([origin?.x, origin?.y]).to.deep.equal([-106.35, -46.35])
     // 9 in are 228.6 mm, 4 in 101.6: 228.6 - 300 and 101.6 - 1.6
-    const [other] = printOrigins('it', [outer, pocket], [pin('it front-pocket 1', 300, 1.6)])
+    const [other] = originsOf([pin('it front-pocket 1', 300, 1.6)])
     expect(other?.x).to.be.closeTo(-71.4, 1e-9)
     expect(other?.y).to.be.closeTo(100, 1e-9)
   })
@@ -41,12 +51,21 @@ describe('where a print begins on the flat cover', () => {
       pin('its outer 1', 1, 1),
       pin('it outer 2', 1, 1),
     ]
-    expect(printOrigins('it', [outer, pocket], pins)).to.deep.equal([])
+    expect(originsOf(pins)).to.deep.equal([])
+  })
+
+  it('is not known of what was pinned on a cloth that it is not cut from any more', () => {
+    const before = [pin('it outer 1', 1, 1), pin('it front-pocket 1', 1, 1, { group: 'outer fog' })]
+    expect(originsOf(before).map(({ place }) => place.piece)).to.deep.equal(['outer'])
+    const lining = cover.stack.find(({ role }) => role === 'lining')
+    if (!lining) throw new Error('It is not lined')
+    const of = { ...cover, cutFrom: { 'front-pocket': { ...lining, role: 'outer' as const } } }
+    expect(printOrigins(of, [outer, pocket], before)).to.have.length(2)
   })
 
   it('shows in the panels of a piece, and in a pocket what the pocket is cut from', () => {
     const pins = [pin('it outer 1', 10, 0), pin('it front-pocket 1', 20, 0)]
-    const origins = printOrigins('it', [outer, pocket], pins)
+    const origins = originsOf(pins)
     const under = (piece: string, fill: Fill, [x, y]: readonly [number, number]) =>
       originUnder(
         origins,
@@ -63,7 +82,6 @@ describe('where a print begins on the flat cover', () => {
   })
 
   it('puts a motif into the middle of the panel that it was slid into', () => {
-    const planned = plan(notebookCover())
     const places = printPlaces(planned)
     const window = places.flatMap(({ windows }) => windows).find(({ name }) => name === 'front')
     const hut: ClothMark = {
@@ -73,7 +91,7 @@ describe('where a print begins on the flat cover', () => {
     if (!window) throw new Error('Nothing of the front is seen')
     const corner = cornerToShow(window, hut, 'middle')
     const pins = [pin('it outer 1', toMm(corner.x), toMm(corner.y))]
-    const origins = printOrigins('it', places, pins)
+    const origins = originsOf(pins, [...places])
     const drawing = drawStrip(planned.strip, sayProperly('in'))
     const panels = drawing.marks.filter(mark => mark.kind === 'path' && mark.fill === 'outside')
     const front = panels.at(-1)

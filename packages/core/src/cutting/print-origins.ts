@@ -1,7 +1,7 @@
 import type { CuttingPin } from '../api/cuttings.js'
 import type { PathMark, Point } from '../drawing/drawing.js'
 import { toMm } from '../length/length.js'
-import { groupPieceId } from './group.js'
+import { groupKey, groupPieceId, materialOf, type CoverToCut } from './group.js'
 import type { PrintPlace } from './print-places.js'
 
 /** Where the beginning of a cloth, at its left selvedge, would lie on the flat cover under a piece that is pinned on it. */
@@ -12,15 +12,20 @@ export interface PrintOrigin {
   readonly y: number
 }
 
-/** Of every piece of a cover that is pinned upright and whose print is seen from outside. */
+/**
+ * Of every piece of a cover that is pinned upright and whose print is seen from outside. A pin on a cloth from which the
+ * piece is not cut any more says nothing.
+ */
 export function printOrigins(
-  coverId: string,
+  cover: Pick<CoverToCut, 'id' | 'pieces' | 'stack' | 'cutFrom'>,
   places: readonly PrintPlace[],
   pins: readonly CuttingPin[],
 ): readonly PrintOrigin[] {
+  const keys = new Map(cover.pieces.map(piece => [piece.id, groupKey(materialOf(cover, piece))]))
   return places.flatMap(place => {
-    const id = groupPieceId(coverId, place.piece, place.copy)
-    const pin = pins.find(({ piece, turned }) => piece === id && !turned)
+    const id = groupPieceId(cover.id, place.piece, place.copy)
+    const key = keys.get(place.piece)
+    const pin = pins.find(({ group, piece, turned }) => group === key && piece === id && !turned)
     return pin ? [{ place, x: toMm(place.x) - pin.xMm, y: toMm(place.y) - pin.yMm }] : []
   })
 }

@@ -1,8 +1,9 @@
 import { expect } from 'chai'
 import { families } from '../families/registry.js'
+import { placePanels } from '../families/strip.js'
 import { familyFile, planFrom } from '../file/testing/cover-files.js'
 import { mm, toMm, zero } from '../length/length.js'
-import { closedFront } from './closed-front.js'
+import { areaOfFront, closedFront } from './closed-front.js'
 
 const frontOf = (family: string, changes: Parameters<typeof familyFile>[1] = {}) =>
   closedFront(planFrom(familyFile(family, changes)).strip)
@@ -21,6 +22,17 @@ describe('a closed cover seen from the front', () => {
     expect(toMm(frontOf('glued-wrap').spineSeen)).to.be.closeTo(4.4, 0.001)
     expect(toMm(frontOf('glued-wrap').spine)).to.be.closeTo(20, 0.001)
     expect(frontOf('sleeve').spine).to.equal(zero)
+  })
+
+  it('is the right of a strip that is seen from outside, from where its spine ends', () => {
+    const { strip } = planFrom(familyFile('glued-wrap'))
+    const front = closedFront(strip)
+    const spine = placePanels(strip.panels).find(({ kind }) => kind === 'spine')
+    const [x] = areaOfFront(front).start
+    expect(x).to.equal(front.left)
+    expect(x).to.be.at.least((spine?.x ?? zero) + (spine?.width ?? zero))
+    // of a pouch the first wall, of a case its upper half
+    expect(toMm(frontOf('fold-case').left)).to.equal(0)
   })
 
   it('folds a case in half, and wraps a flap over the front', () => {

@@ -1,8 +1,11 @@
 import { placePanels, type Strip, type StripHole, type StripShape } from '../families/strip.js'
+import { rectangle, type PathMark } from './drawing.js'
 import { longest, scale, subtract, zero, type Length } from '../length/length.js'
 
 /** A finished, closed cover seen from the front: what shows of it on a shelf. */
 export interface ClosedFront {
+  /** Where its left edge is on the flat cover, as that is seen from outside. */
+  readonly left: Length
   /** How thick it is at the spine, to the left; nothing for a pouch. */
   readonly spine: Length
   /** How much of that shows where it stands a little aslant. */
@@ -21,6 +24,11 @@ export interface ClosedFront {
   readonly bow?: 'side' | 'foot'
 }
 
+/** What of the flat cover its front is. */
+export function areaOfFront({ left, width, height }: ClosedFront): PathMark {
+  return rectangle([left, zero], width, height, { style: 'bare', fill: 'outside', piece: 'outer' })
+}
+
 /** A spine is seen aslant. */
 const shownOfSpine = 0.22
 
@@ -37,6 +45,7 @@ export function closedFront(strip: Strip): ClosedFront {
   const wrapsOver = placed.some(({ kind }) => kind === 'fore-edge')
   const last = placed.at(-1)
   return {
+    left,
     spine,
     spineSeen: scale(spine, shownOfSpine),
     width: front?.kind === 'body' && !across ? scale(width, 1 / 2) : width,

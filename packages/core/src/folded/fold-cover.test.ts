@@ -2,10 +2,10 @@ import { expect } from 'chai'
 import { families } from '../families/registry.js'
 import type { CoverFile } from '../file/cover-schema.js'
 import { coverFrom, everyReading, familyFile, planFrom } from '../file/testing/cover-files.js'
-import { toMm } from '../length/length.js'
+import { toMm, zero } from '../length/length.js'
 import { foldCover } from './fold-cover.js'
 import { cornersOf, outlookAt, placeLeaves, pointOn, type PlacedLeaf } from './frame.js'
-import type { Folded, Place } from './leaf.js'
+import { areaOnFlat, type Folded, type Place } from './leaf.js'
 
 const foldedOf = (file: CoverFile) => foldCover(coverFrom(file), planFrom(file))
 const stageOf = ({ stages }: Folded, id: string) => {
@@ -55,6 +55,38 @@ describe('a slip-on cover that comes together', () => {
       Array.from({ length: count }, () => [id, width.cut, height.cut, -1]),
     )
     expect(onTable).to.deep.equal(cut)
+  })
+
+  it('has each panel, and its outer as it is cut, where they lie on the flat cover seen from outside', () => {
+    const { pieces, strip } = plan
+    const cornerOf = (id: string) =>
+      folded.leaves.find(leaf => leaf.id === id)?.onFlat?.map(length => toMm(length))
+    // from the left: the flap of the back, the back, the spine, the front
+    const widths = strip.panels.map(({ width }) => toMm(width))
+    expect(strip.panels.map(({ id }) => id)).to.deep.equal([
+      'back-flap',
+      'back',
+      'spine',
+      'front',
+      'front-flap',
+    ])
+    const before = (count: number) => widths.slice(0, count).reduce((sum, width) => sum + width, 0)
+    expect(cornerOf('panel:front')?.[0]).to.be.closeTo(before(3), 1e-9)
+    expect(cornerOf('panel:spine')).to.deep.equal([before(2), 0])
+    // it is cut higher than the cover: half of that is above it
+    const cut = pieces.find(({ id }) => id === 'outer')?.height.cut ?? zero
+    const outer = cornerOf('table:outer:0')
+    expect(outer?.[1]).to.be.closeTo((toMm(strip.height) - toMm(cut)) / 2, 1e-9)
+    expect(outer?.[1]).to.be.below(-6)
+    expect(cornerOf('close-round:0:0')).to.deep.equal(outer)
+    const lining = folded.leaves.find(({ piece }) => piece === 'lining')
+    expect(lining && areaOnFlat(lining)).to.equal(undefined)
+    const front = folded.leaves.find(({ id }) => id === 'panel:front')
+    expect(front && areaOnFlat(front)).to.deep.include({
+      piece: 'outer',
+      fill: 'outside',
+      start: front?.onFlat,
+    })
   })
 
   it('piles flaps of 172 folded to 86 at both ends, with a gap of the opening in the stitches above', () => {

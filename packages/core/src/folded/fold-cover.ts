@@ -2,6 +2,7 @@ import { add, longest, mm, subtract, toMm, zero, type Length } from '../length/l
 import type { Joining } from '../families/joining.js'
 import { totalWidth } from '../families/strip.js'
 import type { Piece } from '../piece/piece.js'
+import { printPlaces, type PrintPlace } from '../cutting/print-places.js'
 import { namePiece } from '../extras/name-piece.js'
 import { fillOf } from '../drawing/ply-fill.js'
 import { hasSides } from '../drawing/joining-drawing.js'
@@ -19,7 +20,8 @@ type Poses = Readonly<Record<string, Pose>>
  * of it, its flaps folded, the thing put in, closed. Sizes are those of the plan; how far things are lifted is not said.
  */
 export function foldCover(cover: Cover, plan: Plan): Folded {
-  const table = tableLeaves(plan.pieces)
+  const places = printPlaces(plan)
+  const table = onFlat(tableLeaves(plan.pieces), places)
   const parts = partsOf(cover, plan)
   const piles = plan.joinings.map(joining => ({ joining, leaves: pileLeaves(joining, parts) }))
   const panels = centredPanels(panelLeaves(plan))
@@ -27,7 +29,14 @@ export function foldCover(cover: Cover, plan: Plan): Folded {
   return {
     leaves: [
       ...table,
-      ...piles.flatMap(({ leaves }) => centred(leaves.map(({ leaf }) => leaf))),
+      ...piles.flatMap(({ leaves }) =>
+        centred(
+          onFlat(
+            leaves.map(({ leaf }) => leaf),
+            places,
+          ),
+        ),
+      ),
       ...panels.leaves,
       ...things.map(({ leaf }) => leaf),
     ],
@@ -42,6 +51,16 @@ export function foldCover(cover: Cover, plan: Plan): Folded {
       ...coverStages(plan, panels, things),
     ],
   }
+}
+
+/** Pieces that lie there as they are cut know where they come to lie on the flat cover. */
+function onFlat(leaves: readonly Leaf[], places: readonly PrintPlace[]): readonly Leaf[] {
+  return leaves.map((leaf, index) => {
+    const copy = leaves.slice(0, index).filter(({ piece }) => piece === leaf.piece).length + 1
+    const place = places.find(place => place.piece === leaf.piece && place.copy === copy)
+    const isWhole = place?.width === leaf.width && place.height === leaf.height
+    return isWhole ? { ...leaf, onFlat: [place.x, place.y] } : leaf
+  })
 }
 
 /** Between the layers of a pile that is still apart. */

@@ -1,4 +1,4 @@
-import type { Fill } from '../drawing/drawing.js'
+import { rectangle, type Fill, type PathMark } from '../drawing/drawing.js'
 import type { Length } from '../length/length.js'
 
 /** The edge of a leaf: seen from its inside, `top` at the head of the cover. */
@@ -21,6 +21,10 @@ export interface Leaf {
   readonly thickness: Length
   readonly inside: Fill
   readonly outside: Fill
+  /**
+   * The top left corner of its outside on the flat cover, as that is seen from outside; absent for what has no place there.
+   */
+  readonly onFlat?: readonly [x: Length, y: Length]
   /** The leaf that it moves with; absent for what lies by itself. */
   readonly joined?: Joined
   /** Where its lower left corner lies, in millimetres: on the leaf that it moves with, else on the table. */
@@ -39,6 +43,12 @@ export interface Stitches {
 export type Joined =
   | { readonly kind: 'hinge'; readonly to: string; readonly edge: LeafEdge; readonly room: Length }
   | { readonly kind: 'on'; readonly to: string }
+
+/** What of the flat cover the outside of a leaf is; undefined where it is none of it. */
+export function areaOnFlat({ onFlat, width, height, outside, piece }: Leaf): PathMark | undefined {
+  const look = { style: 'bare', fill: outside, ...(piece !== undefined && { piece }) } as const
+  return onFlat && rectangle(onFlat, width, height, look)
+}
 
 /** How a leaf is at one moment; what is left out is 0, but `shown`, which is 1. */
 export interface Pose {

@@ -1,5 +1,5 @@
 import type { Section } from '../families/section.js'
-import { placePanels, totalWidth, type Panel, type Strip } from '../families/strip.js'
+import { placePanels, totalWidth, type PlacedPanel, type Strip } from '../families/strip.js'
 import { add, scale, subtract, toMm, zero, type Length } from '../length/length.js'
 import type { Piece } from '../piece/piece.js'
 import type { Leaf, LeafEdge } from './leaf.js'
@@ -38,15 +38,15 @@ export function panelLeaves(made: Made): PanelLeaves {
   const wrapsOver = panels.findIndex(({ kind }) => kind === 'fore-edge')
   // What lies over everything in the end is folded last, so what it hangs on is what lies below.
   const root = wrapsOver >= 0 ? wrapsOver + 1 : panels.findLastIndex(({ kind }) => kind !== 'flap')
-  const hung = (panel: Panel, index: number): Leaf => {
+  const hung = (panel: PlacedPanel, index: number): Leaf => {
     const leaf = leafFor(panel, made)
-    const [edge, inner]: readonly [LeafEdge, Panel | undefined] =
+    const [edge, inner]: readonly [LeafEdge, PlacedPanel | undefined] =
       index < root ? ['left', panels[index + 1]] : ['right', panels[index - 1]]
     if (index === root || !inner) return leaf
     const room = panel.kind === 'flap' && wrapsOver < 0 ? scale(section.board, 1 / 2) : zero
     return { ...leaf, joined: { kind: 'hinge', to: leafOf(inner.id), edge, room } }
   }
-  const angle = (panel: Panel, index: number) => {
+  const angle = (panel: PlacedPanel, index: number) => {
     const inner = panels[index < root ? index + 1 : index - 1]
     if (panel.kind === 'flap') return inner?.kind === 'fore-edge' ? 90 : 180
     return panel.kind === 'gap' || inner?.kind === 'gap' ? 45 : 90
@@ -67,7 +67,7 @@ export function panelLeaves(made: Made): PanelLeaves {
   }
 }
 
-function leafFor({ id, name, kind, width }: Panel, { strip, section, pieces }: Made): Leaf {
+function leafFor({ id, name, kind, width, x }: PlacedPanel, { strip, section, pieces }: Made): Leaf {
   const ownFlap =
     kind === 'flap' ? pieces.find(piece => piece.id === 'flap' || piece.id === 'flap-outer') : undefined
   const flaps = section.flap?.plies ?? section.plies
@@ -80,6 +80,7 @@ function leafFor({ id, name, kind, width }: Panel, { strip, section, pieces }: M
     thickness: thicknessOf(ownFlap ? flaps : section.plies),
     inside: ownFlap?.id === 'flap' ? 'outside' : 'inside',
     outside: 'outside',
+    onFlat: [x, zero],
     at: [0, 0, 0],
     stitches: [],
   }
@@ -90,7 +91,7 @@ function thicknessOf(plies: Section['plies']): Length {
 }
 
 /** A pouch: the second wall lies face down on the first, as far from it as the thing is thick. */
-function wallLeaves(made: Made, panels: readonly Panel[]): PanelLeaves {
+function wallLeaves(made: Made, panels: readonly PlacedPanel[]): PanelLeaves {
   const [front, back] = [panels.at(0), panels.at(-1)]
   if (!front || !back) return { leaves: [], root: '', flaps: [], closed: {} }
   const bulk = toMm(thicknessOf(made.section.plies))
@@ -125,13 +126,20 @@ function rowsOf({ panels, lines, height }: Strip): readonly Row[] {
 
 /** A case that folds across: each row turns up from the one below. */
 function rowLeaves(made: Made, rows: readonly Row[]): PanelLeaves {
-  const [body] = made.strip.panels
+  const [body] = placePanels(made.strip.panels)
   if (!body) return { leaves: [], root: '', flaps: [], closed: {} }
   const whole = leafFor(body, made)
   const names = ['back', 'fold', 'front']
   return {
     leaves: rows.map(({ id, height }, index): Leaf => {
-      const leaf = { ...whole, id: leafOf(id), name: names[index] ?? 'row', height }
+      const above = add(zero, ...rows.slice(index + 1).map(row => row.height))
+      const leaf = {
+        ...whole,
+        id: leafOf(id),
+        name: names[index] ?? 'row',
+        height,
+        onFlat: [body.x, above] as const,
+      }
       const below = rows[index - 1]
       return below
         ? { ...leaf, joined: { kind: 'hinge', to: leafOf(below.id), edge: 'top', room: zero } }

@@ -3,6 +3,7 @@ import { StartFailure } from '../start-failure.js'
 import type { Database } from './connect.js'
 import type { Migration } from './migrations/migration.js'
 import * as errands from './migrations/016-errands.js'
+import * as pinned from './migrations/017-pinned.js'
 import * as people from './migrations/015-people.js'
 import * as telling from './migrations/014-tell-changes.js'
 import * as devices from './migrations/013-devices.js'
@@ -36,6 +37,7 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['014-tell-changes', telling],
   ['015-people', people],
   ['016-errands', errands],
+  ['017-pinned', pinned],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

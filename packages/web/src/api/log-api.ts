@@ -20,7 +20,7 @@ const logApi = api.injectEndpoints({
     shelf: build.query<readonly ShelfEntry[], void>({
       query: () => '/shelf',
       transformResponse: ({ covers }: { readonly covers: readonly ShelfEntry[] }) => covers,
-      providesTags: ['Shelf', 'Covers', 'Things', 'Makings', 'Makes', 'Marks'],
+      providesTags: ['Shelf', 'Covers', 'Things', 'Makings', 'Makes', 'Marks', 'Cuttings'],
     }),
     /** The covers of one board of the shelf: one question, or none where all are known. */
     coversAt: build.query<readonly CoverRow[], readonly CoverAt[]>({

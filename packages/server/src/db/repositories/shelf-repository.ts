@@ -13,9 +13,18 @@ export const mostOnShelf = 10_000
 
 /**
  * One statement, so that the files, which are long, stay in the database, where each is read through once. A cover is cut once a cutting step of it is
- * done, on the bench once any is that comes after, made once it stands in the log, worn once its maker says so.
+ * done, on the bench once any is that comes after, made once it stands in the log, worn once its maker says so. It is pinned
+ * in its own cutting, or, where it has none, in one of several that it is in.
  */
 const statement = `
+  WITH pinned AS (
+    SELECT DISTINCT ON (cover.id) k.id, cover.id::uuid AS cover
+    FROM cuttings k CROSS JOIN LATERAL json_array_elements_text(k.plan->'coverIds') AS cover(id)
+    WHERE k.workshop_id = $1 AND k.deleted_at IS NULL AND json_array_length(k.plan->'pins') > 0
+      AND (k.id = cover.id::uuid OR NOT EXISTS (SELECT 1 FROM cuttings own
+        WHERE own.id = cover.id::uuid AND own.workshop_id = $1 AND own.deleted_at IS NULL))
+    ORDER BY cover.id, k.seq DESC
+  )
   SELECT c.id, c.version, c.updated_at AS "updatedAt", f.name, f.family,
     COALESCE(f.object->>'kind', f.objects->0->>'kind', '') AS kind,
     t.name AS thing, t.id AS "thingId",
@@ -34,7 +43,7 @@ const statement = `
     END AS state,
     s.mark->>'due' AS due,
     COALESCE((s.mark->>'archived') = 'true', false) AS archived,
-    COALESCE((s.mark->>'planned') = 'true', false) AS planned
+    COALESCE((s.mark->>'planned') = 'true', false) AS planned, p.id AS pinned
   FROM covers c
   CROSS JOIN LATERAL
     json_to_record(c.file) AS f(name text, family text, object json, objects json, layers json)
@@ -47,6 +56,7 @@ const statement = `
     FROM json_each(COALESCE(m.progress->'steps', '{}'::json)) AS step
     WHERE step.value->>'state' = 'done'
   ) d ON true
+  LEFT JOIN pinned p ON p.cover = c.id
   WHERE c.workshop_id = $1 AND c.deleted_at IS NULL
   ORDER BY c.seq DESC LIMIT ${mostOnShelf}`
 

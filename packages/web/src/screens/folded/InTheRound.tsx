@@ -1,12 +1,14 @@
-import { outlookAt, placeLeaves, type Folded, type PlacedLeaf } from '@snowdrift/core'
+import { areaOnFlat, outlookAt, placeLeaves, toMm, type Folded, type PlacedLeaf } from '@snowdrift/core'
 import { Canvas } from '@react-three/fiber'
 import { useMemo, useRef, useState } from 'react'
 import { useClothLooks } from '../../views/cloth/use-cloth-looks'
+import type { ClothLooks } from '../../views/cloth/cloth-looks'
 import type { ClothLook } from '../../views/cloth/look'
 import type { RoundDrawing } from './can-draw'
 import { LeafMesh } from './LeafMesh'
 import { Looking } from './Looking'
 import { PatternSheet } from './PatternSheet'
+import type { PrintCorner } from './repeat'
 import { useClothTextures } from './use-cloth-textures'
 import { useResolution } from './use-resolution'
 import { readFillColours } from './fill-colours'
@@ -30,6 +32,7 @@ export default function InTheRound({ folded, time, mirrored, drawing }: InTheRou
     return [...new Map(all.map(look => [look.key, look])).values()] satisfies readonly ClothLook[]
   }, [folded, looksIn])
   const textures = useClothTextures(looks, sheet)
+  const prints = useMemo(() => printsOf(folded, looksIn), [folded, looksIn])
   const [colours] = useState(readFillColours)
   const placed = placeLeaves(folded, time, { all: true })
   const { middle, reach } = outlookAt(folded, time)
@@ -57,6 +60,7 @@ export default function InTheRound({ folded, time, mirrored, drawing }: InTheRou
               placed={one}
               insideLook={textureFor(one, one.leaf.inside)}
               outsideLook={textureFor(one, one.leaf.outside)}
+              print={prints.get(one.leaf.id)}
               colours={colours}
             />
           ))}
@@ -69,4 +73,16 @@ export default function InTheRound({ folded, time, mirrored, drawing }: InTheRou
     const look = looksIn?.(leaf.piece, fill)
     return look && textures.get(look.key)
   }
+}
+
+/** By leaf, which place of its cloth is at the top left corner of its outside, where a piece was laid on a print. */
+function printsOf({ leaves }: Folded, looksIn: ClothLooks | undefined): ReadonlyMap<string, PrintCorner> {
+  return new Map(
+    leaves.flatMap(leaf => {
+      const area = areaOnFlat(leaf)
+      const from = area && looksIn?.(leaf.piece, leaf.outside, area)?.from
+      if (!from) return []
+      return [[leaf.id, [toMm(area.start[0]) - from[0], toMm(area.start[1]) - from[1]]] as const]
+    }),
+  )
 }

@@ -12,11 +12,14 @@ import {
 } from 'three'
 import type { ClothTexture } from './use-cloth-textures'
 import type { FillColours } from './fill-colours'
+import { inRepeats, type PrintCorner } from './repeat'
 
 interface LeafMeshProps {
   readonly placed: PlacedLeaf
   readonly insideLook: ClothTexture | undefined
   readonly outsideLook: ClothTexture | undefined
+  /** Which place of its cloth is at the top left corner of its outside; any where that is not known. */
+  readonly print: PrintCorner | undefined
   readonly colours: FillColours
 }
 
@@ -30,7 +33,7 @@ const groups = [
 ] as const
 
 /** One leaf where it is, each side in its cloth at true scale. */
-export function LeafMesh({ placed, insideLook, outsideLook, colours }: LeafMeshProps) {
+export function LeafMesh({ placed, insideLook, outsideLook, print, colours }: LeafMeshProps) {
   const { leaf, at, right, up, inside, shown } = placed
   const turned = new Quaternion().setFromRotationMatrix(
     new Matrix4().makeBasis(new Vector3(...right), new Vector3(...up), new Vector3(...inside)),
@@ -41,6 +44,7 @@ export function LeafMesh({ placed, insideLook, outsideLook, colours }: LeafMeshP
         leaf={leaf}
         insideLook={insideLook}
         outsideLook={outsideLook}
+        print={print}
         colours={colours}
         shown={shown}
         light={lightOn(inside)}
@@ -74,10 +78,10 @@ function lightOn(inside: PlacedLeaf['inside']): Light {
 /** Narrow sides, whichever way they look. */
 const sideLight = 0.78
 
-const Box = memo(function Box({ leaf, insideLook, outsideLook, colours, shown, light }: BoxProps) {
+const Box = memo(function Box({ leaf, insideLook, outsideLook, print, colours, shown, light }: BoxProps) {
   const { box, edges } = useMemo(
-    () => shapeOf(leaf, insideLook, outsideLook),
-    [leaf, insideLook, outsideLook],
+    () => shapeOf(leaf, insideLook, outsideLook, print),
+    [leaf, insideLook, outsideLook, print],
   )
   useEffect(
     () => () => {
@@ -120,25 +124,25 @@ function isSameBox({ light, ...one }: BoxProps, { light: otherLight, ...other }:
   return isLit && (Object.keys(one) as (keyof typeof one)[]).every(key => one[key] === other[key])
 }
 
-/** A box with its lower left corner of the inside at nought, its cloths running on from there in millimetres. */
+/**
+ * A box with its lower left corner of the inside at nought, its cloths running on from there in millimetres; that of its
+ * outside from the place where its piece was laid.
+ */
 function shapeOf(
   { width, height, thickness }: Leaf,
   insideLook: ClothTexture | undefined,
   outsideLook: ClothTexture | undefined,
+  print: PrintCorner | undefined,
 ) {
   const [wide, high, thick] = [toMm(width), toMm(height), Math.max(0.2, toMm(thickness))]
   const box = new BoxGeometry(wide, high, thick).translate(wide / 2, high / 2, -thick / 2)
   const places = box.getAttribute('uv')
-  for (const [face, look] of [
-    [insideFace, insideLook],
-    [outsideFace, outsideLook],
+  for (const [face, look, corner] of [
+    [insideFace, insideLook, undefined],
+    [outsideFace, outsideLook, print],
   ] as const)
-    for (let corner = face * 4; look && corner < face * 4 + 4; corner++)
-      places.setXY(
-        corner,
-        (places.getX(corner) * wide) / look.width,
-        (places.getY(corner) * high) / look.height,
-      )
+    for (let at = face * 4; look && at < face * 4 + 4; at++)
+      places.setXY(at, ...inRepeats([places.getX(at), places.getY(at)], [wide, high], look, corner))
   // Its four narrow sides are one, as to what they are made of.
   box.clearGroups()
   for (const [start, count, material] of groups) box.addGroup(start, count, material)

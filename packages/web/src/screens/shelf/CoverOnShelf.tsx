@@ -10,6 +10,7 @@ import { dropKeptDrafts } from '../../drafts/kept-drafts'
 import { refOf } from '../../drafts/kinds'
 import { severityWords } from '../../parts/FindingNote'
 import { gravestOf } from '../../parts/severity'
+import type { ClothLook } from '../../views/cloth/look'
 import type { Planned } from '../../views/planned'
 import { headlineOf } from '../../views/verdict-words'
 import { ClosedCover } from './ClosedCover'
@@ -21,6 +22,7 @@ import type { Cloths } from './use-cloths'
 import { usePlannedInTurn } from './use-planned-in-turn'
 
 const CoverActions = lazy(() => import('./CoverActions'))
+const PinnedCover = lazy(() => import('./PinnedCover'))
 
 interface CoverOnShelfProps {
   readonly entry: ShelfEntry
@@ -44,7 +46,9 @@ export const CoverOnShelf = memo(function CoverOnShelf({ entry, row, cloths }: C
   const name = entry.name || 'Cover without a name'
   const cloth = row && cloths.get(outerName(row.file))
   return (
-    <ShelfPlace picture={planned ? <ClosedCover planned={planned} cloth={cloth} /> : <NotDrawnYet />}>
+    <ShelfPlace
+      picture={planned ? <Closed entry={entry} planned={planned} cloth={cloth} /> : <NotDrawnYet />}
+    >
       <Link
         to={`/covers/${id}`}
         className="font-semibold text-ink underline-offset-2 after:absolute after:inset-0 hover:underline"
@@ -74,6 +78,23 @@ export const CoverOnShelf = memo(function CoverOnShelf({ entry, row, cloths }: C
     </ShelfPlace>
   )
 })
+
+interface ClosedProps {
+  readonly entry: ShelfEntry
+  readonly planned: Planned
+  readonly cloth: ClothLook | undefined
+}
+
+/** What is pinned on its cloth is asked for; nearly no cover is. */
+function Closed({ entry: { id, pinned }, planned, cloth }: ClosedProps) {
+  const plain = <ClosedCover planned={planned} cloth={cloth} />
+  if (!pinned || !cloth) return plain
+  return (
+    <Suspense fallback={plain}>
+      <PinnedCover id={id} cutting={pinned} planned={planned} cloth={cloth} />
+    </Suspense>
+  )
+}
 
 /** Room is kept, so that nothing moves when the picture comes. */
 function NotDrawnYet() {

@@ -17,6 +17,7 @@ const entry = (name: string, of: Partial<ShelfEntry> = {}): ShelfEntry => ({
   due: null,
   archived: false,
   planned: false,
+  pinned: null,
   ...of,
 })
 
