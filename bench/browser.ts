@@ -1,4 +1,6 @@
 import { gzipSync } from 'node:zlib'
+import type { Stock } from '@snowdrift/core'
+import type { Server } from '@snowdrift/server'
 import type { Page } from 'puppeteer-core'
 import { find, see } from '../e2e/testing/hands.js'
 import { openSite, phone } from '../e2e/testing/site.js'
@@ -18,7 +20,12 @@ export async function benchBrowser(): Promise<void> {
     await benchFirstLoad(page, site.address())
     await page.goto(`${site.address()}/covers/${id}/measure`)
     await find(page, 'Height')
-    await benchKeystrokes(page)
+    await benchKeystrokes(page, '')
+    await photograph(page, server)
+    await page.goto(`${site.address()}/covers/${id}/measure`)
+    await page.waitForSelector('[data-picture="strip"] image')
+    await find(page, 'Height')
+    await benchKeystrokes(page, ', in photographs')
     await page.goto(`${site.address()}/covers/${id}/fit`)
     await benchFitStation(page)
     const small = await site.visit(`/covers/${id}/bench`, phone)
@@ -43,7 +50,7 @@ async function benchFirstLoad(page: Page, address: string): Promise<void> {
 }
 
 /** From the key's own time stamp to the frame after the picture has changed. */
-async function benchKeystrokes(page: Page): Promise<void> {
+async function benchKeystrokes(page: Page, how: string): Promise<void> {
   await page.evaluate(() => {
     const samples: number[] = []
     Object.assign(window, { samples })
@@ -71,8 +78,53 @@ async function benchKeystrokes(page: Page): Promise<void> {
   }
   const samples = await page.evaluate(() => (window as unknown as { samples: number[] }).samples)
   if (pictures.size < 5) throw new Error('The picture did not follow the keys')
-  report(`keystroke to repainted picture, ${samples.length} keys, median`, quantile(samples, 0.5), 'ms', 50)
-  report('keystroke to repainted picture, 95th percentile', quantile(samples, 0.95), 'ms', 50)
+  const what = `keystroke to repainted picture${how}`
+  report(`${what}, ${samples.length} keys, median`, quantile(samples, 0.5), 'ms', 50)
+  report(`${what}, 95th percentile`, quantile(samples, 0.95), 'ms', 50)
+}
+
+/** Four fifths of the photograph are 200 mm. */
+const readByMarks: NonNullable<Stock['photo']> = {
+  picture: 1,
+  ratio: 1,
+  marks: [
+    [0.1, 0.5],
+    [0.9, 0.5],
+  ],
+  apart: '200 mm',
+}
+
+/** Gives every layer of a varied cover a photograph of its cloth, 250 mm across, as large as the stash keeps them. */
+export async function photograph(page: Page, { repositories, workshop }: Server): Promise<void> {
+  for (const role of ['outer', 'lining', 'interfacing', 'padding'] as const) {
+    const body = {
+      ...{ unit: 'mm' as const, swatch: '#6b7f93', stock: {} },
+      material: { role, name: role, thickness: '0.4 mm' },
+    }
+    const { id, version } = await repositories.materials.create(workshop, body)
+    await page.evaluate(putPhotograph, `/api/materials/${id}/picture`)
+    const written = await repositories.materials.update(workshop, id, version + 1, {
+      ...body,
+      stock: { photo: readByMarks },
+    })
+    if (written.kind !== 'written') throw new Error('The photograph of a cloth has no scale')
+  }
+}
+
+/** Threads of many shades, as a camera sees them. */
+async function putPhotograph(address: string): Promise<void> {
+  const side = 800
+  const canvas = new OffscreenCanvas(side, side)
+  const brush = canvas.getContext('2d')
+  const pixels = new ImageData(side, side)
+  for (let at = 0; at < pixels.data.length; at += 4) {
+    const shade = 90 + 100 * Math.random()
+    pixels.data.set([shade, 0.9 * shade + 20 * Math.random(), 1.1 * shade, 255], at)
+  }
+  brush?.putImageData(pixels, 0, 0)
+  const picture = await canvas.convertToBlob()
+  const answer = await fetch(address, { method: 'PUT', body: picture })
+  if (!answer.ok) throw new Error(`The photograph was refused: ${await answer.text()}`)
 }
 
 /** How long the chance takes after a change, and the longest task on the main thread meanwhile. */

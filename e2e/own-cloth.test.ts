@@ -88,10 +88,12 @@ describe('the maker’s own cloth', function () {
 
   const green = '[data-material="Spruce-green cotton"]'
   const strip = '[data-picture="strip"] path[data-shows="outer"]'
+  /** A weave is a pattern, a photograph lies beneath what shows it. */
+  const inCloth = ':is(pattern, .photo-bed)'
   /** The picture of the cover once its cloths are there: it is drawn in lines until they are. */
   const openStrip = async () => {
     await page.goto(`${site.address()}${ledger}/pieces`)
-    await page.waitForSelector('[data-picture="strip"] pattern')
+    await page.waitForSelector(`[data-picture="strip"] ${inCloth}`)
     return page.waitForSelector(strip)
   }
   /** The repeat of what is painted on the back of the cover, in millimetres of the cover itself. */
@@ -99,7 +101,7 @@ describe('the maker’s own cloth', function () {
     const panel = await openStrip()
     if (!panel) throw new Error('The cover is not drawn')
     await page.evaluate(async () => {
-      const href = document.querySelector('[data-picture="strip"] pattern image')?.getAttribute('href')
+      const href = document.querySelector('[data-picture="strip"] .photo-bed image')?.getAttribute('href')
       if (href) {
         const photo = new Image()
         photo.src = href
@@ -168,32 +170,33 @@ describe('the maker’s own cloth', function () {
 
   it('gives way to lines where they are wanted, here and on paper', async () => {
     await openStrip()
+    const bed = '[data-picture="strip"] .photo-bed'
     const fillNow = () => page.$eval(strip, element => getComputedStyle(element).fill)
-    expect(await fillNow()).to.contain('url(')
+    expect(await page.$$(bed)).to.not.have.length(0)
+    expect(await fillNow()).to.equal('rgba(0, 0, 0, 0)')
     await page.emulateMediaType('print')
     expect(await fillNow()).to.equal('rgb(255, 255, 255)')
+    expect(await page.$eval(bed, element => getComputedStyle(element).display)).to.equal('none')
     await page.emulateMediaType('screen')
     await press(page, 'Lines')
-    await page.waitForFunction(
-      (where: string) =>
-        !getComputedStyle(document.querySelector(where) ?? document.body).fill.includes('url('),
-      {},
-      strip,
-    )
+    await page.waitForSelector(bed, { hidden: true })
     await page.reload()
     await page.waitForSelector(strip)
-    expect(await page.$$('[data-picture="strip"] pattern')).to.have.length(0)
+    expect(await page.$$(`[data-picture="strip"] ${inCloth}`)).to.have.length(0)
     await press(page, 'Cloth')
-    await page.waitForSelector('[data-picture="strip"] pattern')
+    await page.waitForSelector(bed)
     await page.goto(`${site.address()}${ledger}/cutting-list`)
     await press(page, 'Print the cloth')
-    await page.waitForSelector('html[data-print-cloth] article pattern')
+    await page.waitForSelector('html[data-print-cloth] article .photo-bed')
     await page.emulateMediaType('print')
     const printed = await page.$eval(
       'article path[data-shows="outer"]',
       element => getComputedStyle(element).fill,
     )
-    expect(printed).to.contain('url(')
+    expect(printed).to.equal('rgba(0, 0, 0, 0)')
+    expect(await page.$eval('article .photo-bed', element => getComputedStyle(element).display)).to.equal(
+      'inline',
+    )
     await page.emulateMediaType('screen')
   })
 })

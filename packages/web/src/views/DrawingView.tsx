@@ -4,6 +4,8 @@ import { useAppDispatch, useAppSelector } from '../app/store'
 import { lit } from '../app/lit-slice'
 import type { ClothLooks } from './cloth/cloth-looks'
 import { ClothPattern } from './cloth/ClothPattern'
+import { bedOf, type Bed } from './cloth/photo-tiles'
+import { PhotoBed } from './cloth/PhotoBed'
 import type { ClothLook } from './cloth/look'
 import { useClothLooks } from './cloth/use-cloth-looks'
 import { fractionParts } from './fraction-parts'
@@ -55,13 +57,18 @@ export const DrawingView = memo(function DrawingView({
       ),
     [drawing, looksIn],
   )
-  const patterns = drawing.plainCloth ? [] : distinct(looks)
+  const beds = useMemo(
+    () => drawing.marks.map((mark, index) => (drawing.plainCloth ? undefined : bedOf(mark, looks[index]))),
+    [drawing, looks],
+  )
+  const patterns = drawing.plainCloth ? [] : distinct(looks.filter((_, index) => !beds[index]))
+  const isOnCloth = patterns.length > 0 || beds.some(Boolean)
   // A picture too small for words is too small for edges round its lines.
-  const isCased = patterns.length > 0 && drawing.marks.some(({ kind }) => kind === 'text')
+  const isCased = isOnCloth && drawing.marks.some(({ kind }) => kind === 'text')
   const textSize = letterOf(frame, textScale)
   return (
     <svg
-      className={`drawing ${patterns.length > 0 ? 'on-cloth' : ''}`}
+      className={`drawing ${isOnCloth ? 'on-cloth' : ''}`}
       role="img"
       aria-label={label ?? drawing.title}
       viewBox={viewBoxOf(frame)}
@@ -91,7 +98,8 @@ export const DrawingView = memo(function DrawingView({
           mark={mark}
           textSize={textSize}
           arrow={`url(#${arrow})`}
-          fill={fillWith(looks[index], arrow, drawing)}
+          bed={beds[index]}
+          fill={beds[index] ? 'transparent' : fillWith(looks[index], arrow, drawing)}
           isCased={isCased}
           isLit={mark.kind === 'path' && mark.piece !== undefined && mark.piece === litPiece}
           onPoint={piece => dispatch(lit(piece))}
@@ -121,6 +129,8 @@ interface MarkViewProps {
   readonly arrow: string
   /** Its cloth; undefined leaves it to its kind. */
   readonly fill: string | undefined
+  /** The photograph that is seen through it. */
+  readonly bed: Bed | undefined
   /** On cloth a line has a pale one under it, so that it is seen on any. */
   readonly isCased: boolean
   readonly isLit: boolean
@@ -128,7 +138,7 @@ interface MarkViewProps {
   readonly onPick: ((piece: string) => void) | undefined
 }
 
-function MarkView({ mark, textSize, arrow, fill, isCased, isLit, onPoint, onPick }: MarkViewProps) {
+function MarkView({ mark, textSize, arrow, fill, bed, isCased, isLit, onPoint, onPick }: MarkViewProps) {
   switch (mark.kind) {
     case 'line': {
       const [x1, y1] = mark.from.map(svgNumber)
@@ -152,6 +162,7 @@ function MarkView({ mark, textSize, arrow, fill, isCased, isLit, onPoint, onPick
       return (
         <>
           {isCased && mark.fill === 'none' && <path className="casing casing-fine" d={path} />}
+          {bed && <PhotoBed {...bed} path={path} />}
           <path
             className={`mark mark-${mark.style} fill-${mark.fill} ${isLit ? 'lit' : ''} ${picks ? 'cursor-pointer' : ''}`}
             d={path}
