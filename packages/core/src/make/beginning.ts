@@ -61,7 +61,7 @@ function measureThing({ say }: Bench, object: CoveredObject): Draft {
     place: 'table',
     minutes: Math.max(1, count) * rates.reading,
     name: 'Measure once more',
-    does: `Before the first cut take the readings again that the cover rests on: ${listed(taken)}. The leaf block upright, thickness under a light hand.`,
+    does: `Before the first cut take the readings again that the cover rests on: ${listed(taken)}. ${howToMeasure(object)}`,
     why: 'A reading that is wrong by an eighth is the commonest reason why a cover does not fit.',
     tools: ['tape'],
     check: {
@@ -70,6 +70,13 @@ function measureThing({ say }: Bench, object: CoveredObject): Draft {
       cost: 'cheap',
     },
   }
+}
+
+/** Leaves give way under the tape; a device does not. */
+function howToMeasure({ kind }: CoveredObject): string {
+  return kind === 'tablet'
+    ? 'Leave on it whatever stays on it in its cover.'
+    : 'The leaf block upright, thickness under a light hand.'
 }
 
 function washing(cloth: Material, index: number): Draft {

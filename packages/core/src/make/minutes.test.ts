@@ -1,4 +1,5 @@
 import { expect } from 'chai'
+import type { CoverFile } from '../file/cover-schema.js'
 import { coverFile, coverFrom, familyFile, pieceOf, planFrom } from '../file/testing/cover-files.js'
 import { sayPlainly } from '../finding/say.js'
 import { mm } from '../length/length.js'
@@ -53,6 +54,17 @@ describe('the minutes of a step', () => {
     const glued = familyFile('glued-wrap')
     const wait = (hands: Partial<Hands>) => stepIn(making(glued, hands).steps, 'under-weight').wait
     expect(wait({ beginner: true })).to.equal(wait({}))
+  })
+})
+
+describe('measuring once more', () => {
+  it('holds the leaves of a book, and leaves on a device what stays on it', () => {
+    const words = (file: CoverFile) => stepIn(making(file).steps, 'measure-thing').does
+    expect(words(coverFile())).to.include('The leaf block upright')
+    const readings = { height: ['170 mm'], width: ['120 mm'], thickness: ['9 mm'] }
+    const reader = words(familyFile('sleeve', { object: { kind: 'tablet', readings } }))
+    expect(reader).to.include('height 170 mm').and.to.include('whatever stays on it')
+    expect(reader).to.not.include('leaf')
   })
 })
 

@@ -11,19 +11,24 @@ describe('the cutting grids to choose from', () => {
 
   it('are the ones that a file of the unit may carry, the usual one first', () => {
     expect(choices('in')).to.deep.equal({
-      '': 'usual: 1/8 in',
-      '1/16 in': '1/16 in',
-      '1/8 in': '1/8 in',
-      '1/4 in': '1/4 in',
+      '': 'usual: 1⁄8\u00a0in',
+      '1/16 in': '1⁄16\u00a0in',
+      '1/8 in': '1⁄8\u00a0in',
+      '1/4 in': '1⁄4\u00a0in',
     })
-    expect(choices('cm')).to.deep.equal({ '': 'usual: 1 mm', '1 mm': '1 mm', '2 mm': '2 mm', '5 mm': '5 mm' })
+    expect(choices('cm')).to.deep.equal({
+      '': 'usual: 1\u00a0mm',
+      '1 mm': '1\u00a0mm',
+      '2 mm': '2\u00a0mm',
+      '5 mm': '5\u00a0mm',
+    })
     for (const grid of [...Object.keys(choices('in')), ...Object.keys(choices('mm'))].filter(Boolean))
       expect(readDraft(coverFile({ grid })).ok, grid).to.equal(true)
   })
 
   it('are said in what the workshop measures in, the one that is stated among them', () => {
-    expect(choices('in', 'mm')).to.include({ '': 'usual: 3.2 mm', '1/16 in': '1.6 mm' })
-    expect(choices('mm', 'in', '1/4 in')).to.include({ '1/4 in': '1/4 in' })
+    expect(choices('in', 'mm')).to.include({ '': 'usual: 3.2\u00a0mm', '1/16 in': '1.6\u00a0mm' })
+    expect(choices('mm', 'in', '1/4 in')).to.include({ '1/4 in': '1⁄4\u00a0in' })
   })
 })
 

@@ -18,7 +18,7 @@ interface GridInUse {
 /** The cutting grids of what is reckoned, by the text that files carry; the empty text is the usual one. */
 export function gridChoices({ reckoned, shown, stated }: GridInUse): Readonly<Record<string, string>> {
   const own = cuttingGrids.filter(grid => isInches(grid) === (reckoned === 'in'))
-  const say = (grid: Length) => formatLength(grid, shown === 'in' ? 'in' : 'mm')
+  const say = (grid: Length) => formatLength(grid, shown === 'in' ? 'in' : 'mm', { style: 'proper' })
   const read = parseLength(stated, reckoned)
   return {
     '': `usual: ${say(defaultGrid(reckoned))}`,

@@ -31,11 +31,10 @@ export function Screen() {
   usePageTitle(file?.name ?? '', 'Cutting list')
   return (
     <main className="mx-auto w-full max-w-4xl px-4 py-6 sm:px-8 print:max-w-none print:p-0">
-      <div className="no-print mb-6 flex items-center gap-4">
-        <Link to={`/covers/${id}/pieces`} className="inline-flex items-center text-thread underline">
+      <div className="no-print mb-6 flex flex-wrap items-center gap-x-4 gap-y-3">
+        <Link to={`/covers/${id}/pieces`} className="mr-auto inline-flex items-center text-thread underline">
           Back to the cover
         </Link>
-        <span className="flex-1" />
         <ClothToggle />
         <PrintCloth />
         <Button look="act" disabled={!file || !plannedOf(file).plan} onClick={() => print()}>

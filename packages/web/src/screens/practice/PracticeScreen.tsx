@@ -22,12 +22,14 @@ export function Screen() {
   return (
     <main className="mx-auto grid w-full max-w-xl content-start gap-6 px-4 py-8 sm:px-8">
       <h1 className="text-3xl font-semibold tracking-tight">Practice</h1>
-      <Toggle
-        label="Practise"
-        value={kind}
-        choices={kinds}
-        onChange={of => setPlace({ of }, { replace: true })}
-      />
+      <div>
+        <Toggle
+          label="Practise"
+          value={kind}
+          choices={kinds}
+          onChange={of => setPlace({ of }, { replace: true })}
+        />
+      </div>
       {settings && kind === 'tape' && <ReadTheTape settings={settings} />}
       {settings && kind !== 'tape' && <CoverQuestions key={kind} kind={kind} settings={settings} />}
     </main>

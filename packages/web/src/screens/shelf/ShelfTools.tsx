@@ -15,14 +15,14 @@ export function ShelfTools({ entries, sought, found, onSeek }: ShelfToolsProps) 
   const used = new Set(entries.map(({ family }) => family))
   const archived = entries.some(entry => entry.archived)
   const isSought = sought.text !== '' || sought.state !== '' || sought.family !== ''
-  const select = `${controlLook} max-w-52`
+  const select = `${controlLook} sm:max-w-52`
   return (
-    <div role="search" className="mb-6 flex flex-wrap items-center gap-3">
+    <div role="search" className="mb-6 grid grid-cols-2 items-center gap-3 sm:flex sm:flex-wrap">
       <input
         type="search"
         aria-label="Find on the shelf"
         placeholder="Name, thing or cloth"
-        className={`${controlLook} max-w-64`}
+        className={`${controlLook} sm:max-w-64`}
         value={sought.text}
         onChange={event => onSeek({ text: event.target.value })}
       />
