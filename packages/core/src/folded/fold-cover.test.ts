@@ -3,9 +3,11 @@ import { families } from '../families/registry.js'
 import type { CoverFile } from '../file/cover-schema.js'
 import { coverFrom, everyReading, familyFile, planFrom } from '../file/testing/cover-files.js'
 import { toMm, zero } from '../length/length.js'
+import { placePanels } from '../families/strip.js'
 import { foldCover } from './fold-cover.js'
 import { cornersOf, outlookAt, placeLeaves, pointOn, type PlacedLeaf } from './frame.js'
 import { areaOnFlat, type Folded, type Place } from './leaf.js'
+import { sewnOnLeaves } from './sewn-on-leaves.js'
 
 const foldedOf = (file: CoverFile) => foldCover(coverFrom(file), planFrom(file))
 const stageOf = ({ stages }: Folded, id: string) => {
@@ -144,6 +146,74 @@ describe('a gap beside the spine', () => {
   })
 })
 
+describe('what sits on a cover that comes together', () => {
+  const pouch = familyFile('zip-pouch', { object: everyReading })
+  const folded = foldedOf(pouch)
+  const { strip, section } = planFrom(pouch)
+  const shape = strip.shapes.find(({ piece }) => piece === 'pocket-outer') ?? expect.fail('no pocket')
+  const pocket = leafAt(folded, stageOf(folded, 'closed'), 'on:pocket-outer:0:panel:front')
+
+  it('lies on its panel, outside up, as far from its edges as on the strip', () => {
+    const front = leafAt(folded, stageOf(folded, 'closed'), 'panel:front')
+    const panel = placePanels(strip.panels).find(({ id }) => id === 'front') ?? expect.fail('no front')
+    // seen from outside: so far from the left of the panel, and from its top; its own outside lies on that of the panel
+    const [left, top] = [toMm(shape.at[0]) - toMm(panel.x), toMm(shape.at[1])]
+    const [wide, high] = [toMm(panel.width), toMm(strip.height)]
+    const thick = section.plies.reduce((sum, { thickness }) => sum + toMm(thickness), 0)
+    const corner = pointOn(pocket, toMm(pocket.leaf.width), toMm(pocket.leaf.height))
+    expect(distance(corner, pointOn(front, wide - left, high - top, -thick))).to.be.below(1e-6)
+    expect([pocket.leaf.outside, pocket.leaf.inside]).to.deep.equal(['outer', 'wrong-side'])
+    expect(pocket.leaf.onFlat).to.deep.equal(shape.at)
+  })
+
+  it('is there from the stage at which the cover is, and not among the pieces on the table', () => {
+    const there = folded.stages.map(
+      (_, stage) => placeLeaves(folded, stage).filter(({ leaf }) => leaf.id === pocket.leaf.id).length,
+    )
+    const cover = stageOf(folded, 'cover')
+    expect(there.map(count => count > 0)).to.deep.equal(folded.stages.map((_, stage) => stage >= cover))
+  })
+
+  it('lies on what lies there before it: a second layer as high as the first is thick', () => {
+    const two = sewnOnLeaves(
+      { strip: { ...strip, lines: [], shapes: [shape, shape] }, section, pieces: planFrom(pouch).pieces },
+      { leaves: folded.leaves.filter(({ id }) => id === 'panel:front'), flaps: [] },
+    )
+    const [first, second] = two
+    expect((first?.at[2] ?? NaN) - (second?.at[2] ?? NaN)).to.be.closeTo(toMm(first?.thickness ?? zero), 1e-9)
+  })
+
+  it('hangs from where it is held: ties stay at the fore-edge when the flaps they are drawn on fold in', () => {
+    const file = familyFile('slip-cover', { object: everyReading, extras: [{ type: 'tie-pair' }] })
+    const tied = foldedOf(file)
+    const [tie] = planFrom(file).strip.lines.filter(({ kind }) => kind === 'tie')
+    if (!tie) expect.fail('no tie')
+    const end = tied.stages.length - 1
+    const back = leafAt(tied, end, 'panel:back')
+    const there = placeLeaves(tied, end).filter(({ leaf }) => leaf.name === 'tie')
+    expect(there).to.have.length(2)
+    const onBack =
+      there.find(({ leaf }) => leaf.joined?.to === 'panel:back') ?? expect.fail('none at the back')
+    // as long as it is drawn, 6 wide, and all of it beyond the fore-edge of the back
+    expect(toMm(onBack.leaf.width)).to.be.closeTo(Math.abs(toMm(tie.to[0]) - toMm(tie.from[0])), 1e-9)
+    expect(toMm(onBack.leaf.height)).to.equal(6)
+    const foreEdge = Math.max(...cornersOf(back).map(([x]) => x))
+    expect(Math.min(...cornersOf(onBack).map(([x]) => x))).to.be.closeTo(foreEdge, 1e-6)
+  })
+
+  it('is parted and never lost, whatever the way of making', () => {
+    for (const { id } of families) {
+      const file = familyFile(id, { object: everyReading })
+      const { leaves } = foldedOf(file)
+      for (const [index, { piece, width, height }] of planFrom(file).strip.shapes.entries()) {
+        const parts = leaves.filter(leaf => leaf.id.startsWith(`on:${piece}:${index}:`))
+        const area = parts.reduce((sum, leaf) => sum + toMm(leaf.width) * toMm(leaf.height), 0)
+        expect(area, `${id} ${piece}`).to.be.closeTo(toMm(width) * toMm(height), 0.01)
+      }
+    }
+  })
+})
+
 describe('every cover that comes together', () => {
   const covers = families.map(({ id }) => [id, foldedOf(familyFile(id, { object: everyReading }))] as const)
 
@@ -195,7 +265,7 @@ describe('every cover that comes together', () => {
     it(`ends closed, the thing between its outermost leaves: ${name}`, () => {
       const end = placeLeaves(folded, folded.stages.length - 1)
       const cover = end.filter(({ leaf }) => leaf.id.startsWith('panel:'))
-      const thing = end.filter(({ leaf }) => leaf.piece === undefined)
+      const thing = end.filter(({ leaf }) => leaf.id.startsWith('thing'))
       expect(thing).to.not.deep.equal([])
       const [low, high] = [Math.min(...cover.flatMap(heightsOf)), Math.max(...cover.flatMap(heightsOf))]
       for (const part of thing) {

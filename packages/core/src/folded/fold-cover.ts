@@ -11,6 +11,7 @@ import type { Plan } from '../plan/plan.js'
 import type { Folded, Leaf, Place, Pose, Stage } from './leaf.js'
 import { panelLeaves, type PanelLeaves } from './panel-leaves.js'
 import { pileLeaves, reachOf, type PileLeaf, type PileParts } from './pile-leaves.js'
+import { sewnOnLeaves } from './sewn-on-leaves.js'
 import { thingLeaves, thingSize, type ThingLeaf } from './thing-leaves.js'
 
 type Poses = Readonly<Record<string, Pose>>
@@ -25,6 +26,7 @@ export function foldCover(cover: Cover, plan: Plan): Folded {
   const parts = partsOf(cover, plan)
   const piles = plan.joinings.map(joining => ({ joining, leaves: pileLeaves(joining, parts) }))
   const panels = centredPanels(panelLeaves(plan))
+  const sewnOn = sewnOnLeaves(plan, panels)
   const things = thingLeaves(cover, plan, panels)
   return {
     leaves: [
@@ -38,6 +40,7 @@ export function foldCover(cover: Cover, plan: Plan): Folded {
         ),
       ),
       ...panels.leaves,
+      ...sewnOn,
       ...things.map(({ leaf }) => leaf),
     ],
     stages: [
@@ -48,7 +51,7 @@ export function foldCover(cover: Cover, plan: Plan): Folded {
         poses: Object.fromEntries(table.map(({ id }) => [id, { angle: 180 }])),
       },
       ...piles.flatMap(({ joining, leaves }) => pileStages(joining, leaves)),
-      ...coverStages(plan, panels, things),
+      ...coverStages(plan, panels, things).map(withAll(sewnOn)),
     ],
   }
 }
@@ -136,6 +139,12 @@ function coverStages(
     },
     { id: 'closed', name: 'Closed', pile: [], poses: { ...closed, ...wide, ...Object.fromEntries(inside) } },
   ]
+}
+
+/** What is sewn on is there once the cover is, and goes where that goes. */
+function withAll(leaves: readonly Leaf[]): (stage: Stage) => Stage {
+  const there: Poses = Object.fromEntries(leaves.map(({ id }) => [id, {}]))
+  return stage => ({ ...stage, poses: { ...stage.poses, ...there } })
 }
 
 function gone(poses: readonly (readonly [string, Pose])[]): Poses {
