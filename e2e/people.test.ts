@@ -83,9 +83,12 @@ describe('people where Snowdrift is hosted', function () {
     await fill(other, 'Name to sign in by', 'mads')
     await press(other, 'A passphrase')
     await fill(other, 'Passphrase', 'madsmadsmads')
+    await see(other, 'Guessed soon')
     await press(other, 'Join')
     await see(other, 'It would be guessed')
     await fill(other, 'Passphrase', passphrase)
+    await see(other, 'Very good')
+    expect(await axe(other)).to.deep.equal([])
     await press(other, 'Join')
     await keepCodes(other)
     // the owner sees it as it happens
@@ -177,6 +180,14 @@ describe('people where Snowdrift is hosted', function () {
     await see(lost, 'Hut ledger, by Mads')
     // the phone hears of it by itself
     await see(other, 'Sign in', 'h1')
+    // and is told why, once somebody comes in there again
+    await fill(other, 'Name to sign in by', 'mads')
+    await fill(other, 'Passphrase', 'velvet harrow ninepins cobalt')
+    await other.keyboard.press('Enter')
+    await see(other, 'Somebody came in as you by a recovery code on')
+    expect(await axe(other)).to.deep.equal([])
+    await press(other, 'That was me')
+    await other.waitForSelector('section[aria-label="Your account"]', { hidden: true })
     await other.browserContext().close()
     other = lost
   })

@@ -20,7 +20,7 @@ import { mostBodyBytes } from './http/body.js'
 import { guard, nameCaller, type Door } from './http/guard.js'
 import { letIn } from './http/let-in.js'
 import { belonging } from './http/members.js'
-import type { EnterTries, PairingTries } from './http/tries.js'
+import type { PairingTries } from './http/tries.js'
 import type { ShareListener } from './reach/share-listener.js'
 import { databaseTrouble, isNameTaken, isUnknownReference } from './http/database-errors.js'
 import { deadline, isLate } from './http/deadline.js'
@@ -51,7 +51,7 @@ import { createShopRoutes } from './routes/shop-routes.js'
 import { createMaterialRoutes } from './routes/material-routes.js'
 import { createStashRoutes } from './routes/stash-routes.js'
 import { TooManyWait } from './people/passphrases.js'
-import type { RelyingParty } from './people/relying-party.js'
+import type { Accounts } from './people/open-accounts.js'
 import type { PictureShrinker } from './pictures/shrinker.js'
 import { createSettingsRoutes } from './routes/settings-routes.js'
 import type { PersonEnv, WorkshopEnv } from './routes/workshop.js'
@@ -68,7 +68,7 @@ export interface AppDependencies {
   readonly sharing: ShareListener
   readonly pairingTries: PairingTries
   /** How people sign in, where they do. */
-  readonly accounts?: { readonly tries: EnterTries; readonly relyingParty: RelyingParty }
+  readonly accounts?: Accounts
   readonly live: LiveOptions
   /** Hears of every request that may have written something, once it has. */
   readonly wrote?: () => void
@@ -129,7 +129,7 @@ export function createApp(dependencies: AppDependencies): Hono {
     .route('/here', createHereRoutes())
     .route('/account', accounts ? createAccountRoutes({ ...accounts, now }) : new Hono<PersonEnv>())
     .use(belonging)
-    .route('/people', accounts ? createPeopleRoutes() : new Hono<PersonEnv>())
+    .route('/people', accounts ? createPeopleRoutes(accounts) : new Hono<PersonEnv>())
     .on('GET', keptPaths, offerToKeep)
     .route('/live', createLiveRoutes(live))
     // Archives, pictures and tables bound their own bodies.

@@ -105,6 +105,48 @@ describe('what the environment says', () => {
     })
   })
 
+  it('takes secrets for passphrases, and is strict, only where it is hosted', () => {
+    const hosted = {
+      SNOWDRIFT_MODE: 'hosted',
+      SNOWDRIFT_URL: 'https://covers.example',
+      SNOWDRIFT_TRUST_PROXY: '127.0.0.1',
+    }
+    const peppered = { ...hosted, SNOWDRIFT_PEPPER_FILE: '/etc/snowdrift/peppers' }
+    const pepperFile = '/etc/snowdrift/peppers'
+    expect(readEnvironment(peppered).hosted).to.include({ pepperFile }).and.to.not.have.property('isStrict')
+    const strict = { ...peppered, SNOWDRIFT_STRICT: '1' }
+    expect(readEnvironment(strict).hosted).to.include({ pepperFile, isStrict: true })
+    expect(readEnvironment({ ...peppered, SNOWDRIFT_STRICT: '0' }).hosted).to.not.have.property('isStrict')
+    expect(complaint({ ...peppered, SNOWDRIFT_STRICT: 'yes' })).to.equal(
+      'SNOWDRIFT_STRICT must be 1 or 0; it is “yes”.',
+    )
+    expect(complaint({ ...hosted, SNOWDRIFT_STRICT: '1' })).to.match(
+      /^SNOWDRIFT_STRICT=1 needs SNOWDRIFT_PEPPER_FILE/,
+    )
+    for (const home of [{ SNOWDRIFT_STRICT: '1' }, { SNOWDRIFT_PEPPER_FILE: 'peppers' }])
+      expect(complaint(home)).to.include('go with SNOWDRIFT_MODE=hosted')
+  })
+
+  it('lets nothing of the database through a network unsealed where it is strict', () => {
+    const strict = {
+      ...{ SNOWDRIFT_MODE: 'hosted', SNOWDRIFT_URL: 'https://covers.example', SNOWDRIFT_STRICT: '1' },
+      ...{ SNOWDRIFT_TRUST_PROXY: '127.0.0.1', SNOWDRIFT_PEPPER_FILE: 'peppers' },
+    }
+    const here = 'postgres://snowdrift@127.0.0.1:5432/snowdrift'
+    const away = 'postgres://snowdrift@db.example/snowdrift'
+    for (const url of [here, 'postgres://localhost/x', 'postgres://[::1]/x', `${away}?sslmode=verify-full`])
+      expect(readEnvironment({ ...strict, DATABASE_URL: url }).databaseUrl).to.equal(url)
+    for (const url of [away, `${away}?sslmode=require`, 'postgres://localhost.example/x'])
+      expect(complaint({ ...strict, DATABASE_URL: url })).to.match(
+        /^SNOWDRIFT_STRICT=1 needs DATABASE_URL to end in/,
+      )
+    expect(complaint({ ...strict, DATABASE_URL: here, DATABASE_READ_URL: away })).to.include(
+      'DATABASE_READ_URL',
+    )
+    // who is not strict knows the network
+    expect(readEnvironment({ DATABASE_URL: away }).databaseUrl).to.equal(away)
+  })
+
   it('lists the proxies whose word is taken', () => {
     const { proxies } = readEnvironment({ SNOWDRIFT_TRUST_PROXY: '127.0.0.1, 10.0.0.0/8 fd00::/8' }).share
     const isTrusted = (address: string, family: 'ipv4' | 'ipv6' = 'ipv4') => proxies.check(address, family)

@@ -44,8 +44,8 @@ type Variables = Readonly<Record<string, string | undefined>>
 /**
  * PORT (4180), SNOWDRIFT_DATA (.snowdrift), SNOWDRIFT_MODE (home), DATABASE_URL, DATABASE_POOLING (session),
  * DATABASE_LISTEN_URL, DATABASE_READ_URL, SNOWDRIFT_METRICS_PORT, SNOWDRIFT_WORKERS (1), and of other devices SNOWDRIFT_SHARE_PORT
- * (the next after PORT), SNOWDRIFT_TLS_CERT, SNOWDRIFT_TLS_KEY, SNOWDRIFT_URL, SNOWDRIFT_TRUST_PROXY; an unusable one is a
- * StartFailure.
+ * (the next after PORT), SNOWDRIFT_TLS_CERT, SNOWDRIFT_TLS_KEY, SNOWDRIFT_URL, SNOWDRIFT_TRUST_PROXY, and of
+ * people SNOWDRIFT_PEPPER_FILE, SNOWDRIFT_STRICT (0); an unusable one is a StartFailure.
  */
 export function readEnvironment(variables: Variables): Environment {
   const { PORT = '4180', SNOWDRIFT_DATA = '.snowdrift', SNOWDRIFT_METRICS_PORT } = variables
@@ -57,7 +57,8 @@ export function readEnvironment(variables: Variables): Environment {
       : readPort('SNOWDRIFT_METRICS_PORT', SNOWDRIFT_METRICS_PORT)
   refuseTwice({ PORT: port, SNOWDRIFT_SHARE_PORT: share.port, SNOWDRIFT_METRICS_PORT: metricsPort })
   const databases = readDatabases(variables)
-  const hosted = readHosting(variables['SNOWDRIFT_MODE'] ?? 'home', share)
+  const hosted = readHosting(variables, share)
+  if (hosted?.isStrict) refuseUnsealed(databases)
   return {
     port,
     dataFolder: resolve(SNOWDRIFT_DATA),
@@ -72,9 +73,21 @@ export function readEnvironment(variables: Variables): Environment {
 /** Names under which a browser trusts a plain address: for trying it out. */
 const ownMachine = /^http:\/\/(localhost|127\.0\.0\.1)(:|$)/
 
-function readHosting(mode: string, { url, tls, proxiesListed }: ShareEnvironment): Hosting | undefined {
-  if (mode === 'home') return undefined
-  if (mode !== 'hosted') throw new StartFailure(`SNOWDRIFT_MODE must be home or hosted; it is “${mode}”.`)
+function readHosting(
+  variables: Variables,
+  { url, tls, proxiesListed }: ShareEnvironment,
+): Hosting | undefined {
+  const { SNOWDRIFT_MODE: mode = 'home', SNOWDRIFT_PEPPER_FILE: pepperFile } = variables
+  const isStrict = readSwitch('SNOWDRIFT_STRICT', variables['SNOWDRIFT_STRICT'])
+  if (mode !== 'home' && mode !== 'hosted')
+    throw new StartFailure(`SNOWDRIFT_MODE must be home or hosted; it is “${mode}”.`)
+  if (mode === 'home') {
+    if (pepperFile !== undefined || isStrict)
+      throw new StartFailure(
+        'SNOWDRIFT_PEPPER_FILE and SNOWDRIFT_STRICT go with SNOWDRIFT_MODE=hosted: at home nobody signs in.',
+      )
+    return undefined
+  }
   if (url === undefined || !(url.startsWith('https:') || ownMachine.test(url)))
     throw new StartFailure(
       'SNOWDRIFT_MODE=hosted needs SNOWDRIFT_URL: the sealed address that people open, such as https://covers.example.',
@@ -83,8 +96,36 @@ function readHosting(mode: string, { url, tls, proxiesListed }: ShareEnvironment
     throw new StartFailure(
       'Nothing seals SNOWDRIFT_URL: name a proxy that does in SNOWDRIFT_TRUST_PROXY, or a certificate in SNOWDRIFT_TLS_CERT and SNOWDRIFT_TLS_KEY.',
     )
+  if (isStrict && pepperFile === undefined)
+    throw new StartFailure(
+      'SNOWDRIFT_STRICT=1 needs SNOWDRIFT_PEPPER_FILE: a secret that goes into the hashes of passphrases. One is made by: openssl rand -base64 33',
+    )
   const isOnlyHere = proxiesListed.split(/[\s,]+/).every(proxy => /^(127\.|::1$|$)/.test(proxy))
-  return { origin: url, isOpen: tls !== undefined || !isOnlyHere }
+  return {
+    origin: url,
+    isOpen: tls !== undefined || !isOnlyHere,
+    ...(pepperFile !== undefined && { pepperFile: resolve(pepperFile) }),
+    ...(isStrict && { isStrict }),
+  }
+}
+
+function readSwitch(name: string, text = '0'): boolean {
+  if (text !== '0' && text !== '1') throw new StartFailure(`${name} must be 1 or 0; it is “${text}”.`)
+  return text === '1'
+}
+
+/** Where it is strict, nothing of the database goes through a network unsealed, or to a server that did not prove who it is. */
+function refuseUnsealed(urls: Pick<Environment, 'databaseUrl' | 'listenUrl' | 'readUrl'>): void {
+  for (const [name, key] of Object.entries(databaseNames)) {
+    const url = urls[key]
+    if (url === undefined) continue
+    const { hostname, searchParams } = new URL(url)
+    const isHere = /^(localhost|127\..*|\[::1\]|)$/.test(hostname)
+    if (!isHere && searchParams.get('sslmode') !== 'verify-full')
+      throw new StartFailure(
+        `SNOWDRIFT_STRICT=1 needs ${name} to end in sslmode=verify-full: it goes to ${hostname}.`,
+      )
+  }
 }
 
 const databaseNames = {

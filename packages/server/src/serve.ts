@@ -2,6 +2,7 @@ import type { Sharing } from '@snowdrift/core'
 import { BlockList } from 'node:net'
 import { createApp } from './app.js'
 import { connect, type Database } from './db/connect.js'
+import { strictStays } from './db/repositories/people/stays.js'
 import { createRepositories, type Repositories } from './db/repositories/repositories.js'
 import { setTimeout as pause } from 'node:timers/promises'
 import type { FabricShop } from './devices/shop/shop.js'
@@ -9,7 +10,7 @@ import { createSimulatedShop } from './devices/shop/simulated-shop.js'
 import type { Log } from './log.js'
 import type { Door } from './http/guard.js'
 import { listen, type Fetch } from './http/listen.js'
-import { createTries, enterLimits, pairingLimits } from './http/tries.js'
+import { createTries, pairingLimits } from './http/tries.js'
 import { createChanges } from './live/changes.js'
 import { listenToChanges } from './live/listen-to-changes.js'
 import { createErrandQueue } from './errands/errand-queue.js'
@@ -52,6 +53,10 @@ export interface Hosting {
   readonly origin: string
   /** Whether it is called from other machines, not only by a proxy on this one. */
   readonly isOpen: boolean
+  /** A file of secrets that go into the hashes of passphrases, the newest first. */
+  readonly pepperFile?: string
+  /** Whether safety goes before comfort: short stays, and owners come in by passkeys. */
+  readonly isStrict?: true
 }
 
 export interface ShareSetup extends ShareOptions {
@@ -109,10 +114,11 @@ async function serveFrom(
 ): Promise<Server> {
   const { log, webFolder, shop, share, hosted, metricsPort, measures = false } = options
   const { now } = rowTools
-  const { repositories, workshop } = await prepare(database, options.demo ?? false)
+  const tools = { ...rowTools, ...(hosted?.isStrict && { stays: strictStays }) }
+  const { repositories, workshop } = await prepare(database, options.demo ?? false, tools)
   const shrinker = createPictureShrinker()
   const write = createExportWriter()
-  const aged = replica ? createRepositories(replica, rowTools) : repositories
+  const aged = replica ? createRepositories(replica, tools) : repositories
   const queue = createErrandQueue({
     url: options.databaseUrl,
     perform: (id, signal) => doErrand(id, { repositories, aged, write, shrinker, now, log }, signal),
@@ -121,7 +127,11 @@ async function serveFrom(
   const isCounting = metricsPort !== undefined || measures
   const metrics = isCounting ? (await import('./http/metrics.js')).createMetrics() : undefined
   // What asks for passkeys is large, and no server at home needs it.
-  const relyingParty = hosted && (await import('./people/relying-party.js')).createRelyingParty(hosted.origin)
+  const accounts =
+    hosted &&
+    (await (
+      await import('./people/open-accounts.js')
+    ).openAccounts(hosted, { persons: repositories.people.persons, sequelize: database.sequelize, log }))
   const closing = new AbortController()
   const changes = createChanges({ now: () => performance.now() })
   const { databaseUrl, isPooled = false, listenUrl } = options
@@ -141,9 +151,7 @@ async function serveFrom(
       door,
       sharing,
       pairingTries: createTries(database.sequelize, 'pairing', pairingLimits),
-      ...(relyingParty && {
-        accounts: { tries: createTries(database.sequelize, 'enter', enterLimits), relyingParty },
-      }),
+      ...(accounts && { accounts }),
       live: { changes, closing: closing.signal },
       wrote: following.nudge,
       shop: shop ?? createSimulatedShop({ now, wait: async ms => pause(ms), chance: Math.random }),
@@ -243,6 +251,7 @@ function forgetWhatIsOld({ answers, errands, people }: Repositories, log: Log): 
       people.sessions.forgetOld(),
       people.passkeys.forgetOld(),
       people.audit.forgetOld(),
+      people.news.forgetOld(),
     ]).catch((error: unknown) => log.error({ error: String(error) }, 'what is old stays'))
   }
   forget()

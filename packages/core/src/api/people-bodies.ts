@@ -41,6 +41,13 @@ const triedPassphrase = z
   .min(1)
   .max(4 * longestPassphrase)
   .transform(text => text.normalize('NFKC'))
+/** One that is being chosen, and what others know of its owner. */
+const strengthBody = z.strictObject({
+  passphrase: triedPassphrase,
+  own: z.array(z.string().max(60)).max(2).default([]),
+})
+/** An event up to which somebody read what became of their account. */
+const readUpToBody = z.strictObject({ upTo: z.string().regex(/^\d{1,18}$/) })
 /** What the browser answers; read by whoever proves it. */
 const fromPasskey = z.strictObject({
   ceremony: z.uuid(),
@@ -89,6 +96,8 @@ function readerByPasskey<One, Other>(without: z.ZodType<One>, withIt: z.ZodType<
 }
 
 export const readTokenBody = reader(tokenBody)
+export const readStrengthBody = reader(strengthBody)
+export const readUpTo = reader(readUpToBody)
 export const readJoinBody = readerByPasskey(joinByPassphrase, joinByPasskey)
 export const readSignInBody = readerByPasskey(signInByPassphrase, signInByPasskey)
 export const readProofBody = readerByPasskey(proofByPassphrase, proofByPasskey)

@@ -107,9 +107,35 @@ export interface AuditEvent {
   readonly detail: string
 }
 
+/** What becomes of an account and is told in every browser of whoever it belongs to. */
+export const accountEventKinds = [
+  'passphrase-changed',
+  'passkey-added',
+  'passkey-removed',
+  'codes-made',
+  'recovered',
+  'signed-in-anew',
+] as const
+export type AccountEventKind = (typeof accountEventKinds)[number]
+
+export interface AccountEvent {
+  readonly id: string
+  readonly at: string
+  readonly what: AccountEventKind
+  /** Where it was done, as that place is called. */
+  readonly device: string
+}
+
 /** Short ones are guessed, long ones only make a server slow. */
 export const shortestPassphrase = 12
 export const longestPassphrase = 128
+/** How well a passphrase withstands guessing. */
+export interface Strength {
+  /** From 0, guessed at once, to 4. */
+  readonly score: number
+  /** Whether it is taken. */
+  readonly isEnough: boolean
+}
 export const invitationDays = 7
 export const recoveryCodeCount = 10
 /** 16 letters of 31: 79 bits, which nobody tries through. */

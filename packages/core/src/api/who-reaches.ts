@@ -17,6 +17,7 @@ export {
 } from './paired-devices.js'
 export { looksOnHeader, mayRoleChange, type PersonHere, type WhoIsHere } from './who-is-here.js'
 export {
+  accountEventKinds,
   auditKinds,
   formatRecoveryCode,
   invitationDays,
@@ -35,9 +36,12 @@ export {
   type Member,
   type MemberRole,
   type Membership,
+  type AccountEvent,
+  type AccountEventKind,
   type Passkey,
   type People,
   type SignedIn,
+  type Strength,
 } from './people.js'
 export {
   readJoinBody,
@@ -48,7 +52,9 @@ export {
   readRecoverBody,
   readRoleBody,
   readSignInBody,
+  readStrengthBody,
   readTokenBody,
+  readUpTo,
   type FromPasskey,
   type JoinBody,
   type Proof,

@@ -1,8 +1,9 @@
 import { mayRoleChange } from '@snowdrift/core'
 import type { MiddlewareHandler } from 'hono'
+import type { SignedInPerson } from '../db/repositories/people/session-repository.js'
 import type { PersonEnv, WorkshopEnv } from '../routes/workshop.js'
 import { changing } from './guard.js'
-import { answerProblem } from './problems.js'
+import { answerProblem, type Failure } from './problems.js'
 
 /** What is sent, and changes nothing of the workshop: a file made of what stands there, and having one made. */
 const readsBySending = /^\/api\/(exports|errands)(\/|$)/
@@ -19,8 +20,21 @@ export const belonging: MiddlewareHandler<WorkshopEnv> = async (context, next) =
   return next()
 }
 
-export const ownersOnly: MiddlewareHandler<PersonEnv> = async (context, next) =>
-  context.var.person.workshop?.role === 'owner' ? next() : answerProblem(context, { kind: 'owners-only' })
+/**
+ * Why somebody may not do what owners do; undefined where they may. Where it is strict, owners are who proved it by a passkey: by
+ * something that they have, and by what they are or know.
+ */
+export function whyNoOwner({ workshop, byPasskey }: SignedInPerson, isStrict: boolean): Failure | undefined {
+  if (workshop?.role !== 'owner') return { kind: 'owners-only' }
+  return isStrict && !byPasskey ? { kind: 'passkey-needed' } : undefined
+}
+
+export function ownersOnly(isStrict: boolean): MiddlewareHandler<PersonEnv> {
+  return async (context, next) => {
+    const why = whyNoOwner(context.var.person, isStrict)
+    return why ? answerProblem(context, why) : next()
+  }
+}
 
 /** So long somebody is taken at their word. */
 const confirmedMs = 10 * 60_000

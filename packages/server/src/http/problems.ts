@@ -33,6 +33,8 @@ export type Failure =
   /** Of somebody who looks on. */
   | { readonly kind: 'guest' }
   | { readonly kind: 'owners-only' }
+  /** Of an owner who came in by a passphrase, where that is not enough. */
+  | { readonly kind: 'passkey-needed' }
   | { readonly kind: 'in-the-way'; readonly detail: string }
   | { readonly kind: 'too-often'; readonly waitSeconds: number }
   | { readonly kind: 'shop-closed'; readonly detail: string }
@@ -164,6 +166,13 @@ function describe(failure: Failure): Answer {
       }
     case 'owners-only':
       return { status: 403, title: 'For owners', detail: 'Only an owner of the workshop may do this.' }
+    case 'passkey-needed':
+      return {
+        status: 403,
+        title: 'A passkey is needed',
+        detail:
+          'Here owners do this only once they have proved by a passkey that it is they. Add one under “Your account”, sign out, and come in by it.',
+      }
     case 'in-the-way':
       return { status: 409, title: 'Something is in the way', detail: failure.detail }
     case 'too-often':

@@ -40,6 +40,8 @@ export const enterLimits = {
   strangers: { points: 50, duration: 3600 },
   /** Questions to which a passkey answers; they cost nothing but room. */
   questions: { points: 100, duration: tenMinutes },
+  /** How strong a passphrase is, asked as it is typed; it tells nothing of anybody. */
+  strengths: { points: 300, duration: tenMinutes },
 } satisfies Readonly<Record<string, Limit>>
 
 export type EnterTries = Tries<keyof typeof enterLimits>

@@ -1,4 +1,4 @@
-import type { People } from '@snowdrift/core'
+import type { People, Strength } from '@snowdrift/core'
 import { expect } from 'chai'
 import { QueryTypes } from 'sequelize'
 import { coverBody } from '../testing/bodies.js'
@@ -135,6 +135,33 @@ describe('people who join where Snowdrift is hosted', function () {
       device: 'Phone',
     })
     expect(again.status).to.equal(200)
+  })
+
+  it('are told how well a passphrase withstands guessing while they choose it, so often and no more', async () => {
+    const ida = visitor()
+    const weigh = async (text: string, own: readonly string[] = []) => {
+      const answer = await ida.ask('POST', '/api/enter/strength', { passphrase: text, own })
+      expect(answer.status).to.equal(200)
+      return answer.body as unknown as Strength
+    }
+    expect(await weigh('password')).to.deep.equal({ score: 0, isEnough: false })
+    expect(await weigh(passphrase)).to.deep.equal({ score: 4, isEnough: true })
+    // the same letters are worth less to whoever is called so
+    const name = 'Wilhelmina Kittelsen'
+    expect((await weigh(name)).score).to.be.above((await weigh(name, ['wilhelmina kittelsen'])).score)
+    for (const odd of [
+      {},
+      { passphrase: '' },
+      { passphrase: 'x'.repeat(600) },
+      { passphrase, own: ['a', 'b', 'c'] },
+    ])
+      expect((await ida.ask('POST', '/api/enter/strength', odd)).status, JSON.stringify(odd)).to.equal(422)
+    const answers = await Promise.all(
+      Array.from({ length: 300 }, () => ida.ask('POST', '/api/enter/strength', { passphrase: 'marmot' })),
+    )
+    expect(answers.some(({ status }) => status === 429)).to.equal(true)
+    // nobody is kept from coming in by that
+    expect((await ida.ask('POST', '/api/enter/invitation', { token: await invite() })).status).to.equal(200)
   })
 
   it('are kept without their passphrases, tokens and codes', async () => {

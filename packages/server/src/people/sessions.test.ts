@@ -182,7 +182,10 @@ describe('being signed in', function () {
     const person = await persons.findBySignInName('many')
     pass(1000)
     for (let place = 0; place < 20; place++) {
-      await sessions.begin(person?.id ?? '', app().ours, `Place ${place}`)
+      await sessions.begin({
+        ...{ person: person?.id ?? '', workshop: app().ours },
+        ...{ device: `Place ${place}`, byPasskey: false },
+      })
       pass(1000)
     }
     expect(await isIn(first)).to.equal(false)

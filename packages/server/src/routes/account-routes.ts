@@ -4,7 +4,9 @@ import {
   readNewPassphraseBody,
   readProofBody,
   readTokenBody,
+  readUpTo,
   type Account,
+  type AccountEventKind,
 } from '@snowdrift/core'
 import { Hono, type Context } from 'hono'
 import { z } from 'zod'
@@ -13,26 +15,41 @@ import { readBody } from '../http/body.js'
 import { confirmed } from '../http/members.js'
 import { answerProblem } from '../http/problems.js'
 import { orRefused, Refused } from '../http/refused.js'
-import { sessionCookie } from '../http/secret-cookies.js'
-import type { EnterTries } from '../http/tries.js'
-import { hashPassphrase, isPassphrase } from '../people/passphrases.js'
-import type { RelyingParty } from '../people/relying-party.js'
+import { browserCookie, sessionCookie } from '../http/secret-cookies.js'
+import type { Accounts } from '../people/open-accounts.js'
 import { weaknessIn } from './enter-routes.js'
 import type { PersonEnv } from './workshop.js'
 
-export interface AccountRoutes {
-  readonly tries: EnterTries
-  readonly relyingParty: RelyingParty
+export interface AccountRoutes extends Pick<Accounts, 'tries' | 'relyingParty' | 'passphrases'> {
   readonly now: () => Date
 }
 
 const mostPasskeys = 20
 
 /** Somebody about themselves: what they sign in by, where they are signed in, what they belong to, and how they leave. */
-export function createAccountRoutes({ tries, relyingParty, now }: AccountRoutes): Hono<PersonEnv> {
+export function createAccountRoutes({
+  tries,
+  relyingParty,
+  passphrases,
+  now,
+}: AccountRoutes): Hono<PersonEnv> {
   const isConfirmed = confirmed(now)
   return new Hono<PersonEnv>()
     .get('/', async context => context.json(await accountOf(context)))
+    .get('/news', async context => {
+      const { person, repositories } = context.var
+      const browser = browserCookie.read(context)
+      const events = browser === undefined ? [] : await repositories.people.news.untold(person.id, browser)
+      return context.json({ events })
+    })
+    .post('/news/read', async context => {
+      const body = await readBody(context, readUpTo)
+      if (!body.ok) return answerProblem(context, body.failure)
+      const { person, repositories } = context.var
+      const browser = browserCookie.read(context)
+      if (browser !== undefined) await repositories.people.news.told(person.id, browser, body.value.upTo)
+      return context.json({})
+    })
     .put('/name', async context => {
       const body = await readBody(context, readNameBody)
       if (!body.ok) return answerProblem(context, body.failure)
@@ -55,13 +72,13 @@ export function createAccountRoutes({ tries, relyingParty, now }: AccountRoutes)
       const isThem =
         'passkey' in body.value
           ? (await relyingParty.read(passkeys, body.value.passkey)) === person.id
-          : await isPassphrase(body.value.passphrase, known?.passphraseHash ?? null)
+          : await passphrases.fits(body.value.passphrase, known?.passphraseHash ?? null)
       if (!isThem) {
         await audit.noteOf(person.id, 'sign-in-failed')
         return answerProblem(context, { kind: 'wrong-proof' })
       }
       await tries.giveBack(counted)
-      await sessions.confirm(person.session)
+      await sessions.confirm(person.session, 'passkey' in body.value)
       return context.json({})
     })
     .put('/passphrase', isConfirmed, async context => {
@@ -71,12 +88,13 @@ export function createAccountRoutes({ tries, relyingParty, now }: AccountRoutes)
       const known = await repositories.people.persons.find(person.id)
       const weak = await weaknessIn(body.value.passphrase, [known?.signInName ?? '', person.name])
       if (weak) return answerProblem(context, weak)
-      const passphraseHash = await hashPassphrase(body.value.passphrase)
+      const passphraseHash = await passphrases.hash(body.value.passphrase)
       await repositories.together(async ({ people }) => {
         await people.persons.setPassphrase(person.id, passphraseHash)
         // Who came in by the old one is out, and this place has a token that nobody saw before.
         await people.sessions.endAll(person.id, person.session)
         await people.audit.noteOf(person.id, 'passphrase-changed')
+        await people.news.note(await newsOf(context, 'passphrase-changed'))
       })
       await renewSession(context)
       return context.json({})
@@ -92,7 +110,7 @@ export function createAccountRoutes({ tries, relyingParty, now }: AccountRoutes)
       const body = await readBody(context, readNewPasskeyBody)
       if (!body.ok) return answerProblem(context, body.failure)
       const { person, repositories } = context.var
-      const { passkeys, audit } = repositories.people
+      const { passkeys, audit, news } = repositories.people
       if ((await passkeys.list(person.id)).length >= mostPasskeys)
         return answerProblem(context, {
           kind: 'in-the-way',
@@ -102,6 +120,7 @@ export function createAccountRoutes({ tries, relyingParty, now }: AccountRoutes)
       if (made?.personId !== person.id) return answerProblem(context, { kind: 'wrong-proof' })
       const passkey = await passkeys.add({ ...made, name: body.value.passkeyName })
       await audit.noteOf(person.id, 'passkey-added')
+      await news.note(await newsOf(context, 'passkey-added'))
       return context.json(passkey, 201)
     })
     .delete('/passkeys/:id', isConfirmed, async context => {
@@ -118,6 +137,7 @@ export function createAccountRoutes({ tries, relyingParty, now }: AccountRoutes)
               detail: 'It is the last by which you can sign in. Choose a passphrase first.',
             })
           await people.audit.noteOf(person.id, 'passkey-removed')
+          await people.news.note(await newsOf(context, 'passkey-removed'))
           return context.json({})
         }),
       )
@@ -126,6 +146,7 @@ export function createAccountRoutes({ tries, relyingParty, now }: AccountRoutes)
       const { person, repositories } = context.var
       const codes = await repositories.people.persons.makeCodes(person.id)
       await repositories.people.audit.noteOf(person.id, 'codes-made')
+      await repositories.people.news.note(await newsOf(context, 'codes-made'))
       return context.json({ codes }, 201)
     })
     .delete('/sessions/:id', async context => {
@@ -206,11 +227,26 @@ async function accountOf(context: Context<PersonEnv>): Promise<Account> {
   }
 }
 
+/** What was done to the account of whoever asks, and where. */
+async function newsOf(context: Context<PersonEnv>, what: AccountEventKind) {
+  const { person, repositories } = context.var
+  const here = (await repositories.people.sessions.list(person.id, person.session)).find(
+    ({ isThis }) => isThis,
+  )
+  return { person: person.id, what, device: here?.device ?? '', browser: browserCookie.read(context) }
+}
+
 /** Another token in place of the one that the browser has. */
 async function renewSession(context: Context<PersonEnv>): Promise<void> {
   const { person, repositories } = context.var
   const { sessions } = repositories.people
   const device = (await sessions.list(person.id, person.session)).find(({ isThis }) => isThis)?.device ?? ''
   await sessions.end(person.id, person.session)
-  sessionCookie.set(context, await sessions.begin(person.id, person.workshop?.id ?? null, device))
+  const begun = {
+    person: person.id,
+    workshop: person.workshop?.id ?? null,
+    device,
+    byPasskey: person.byPasskey,
+  }
+  sessionCookie.set(context, await sessions.begin(begun))
 }

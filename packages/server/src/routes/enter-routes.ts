@@ -2,6 +2,7 @@ import {
   readJoinBody,
   readRecoverBody,
   readSignInBody,
+  readStrengthBody,
   readTokenBody,
   type Invited,
   type JoinBody,
@@ -13,16 +14,13 @@ import { readBody } from '../http/body.js'
 import { answerProblem, type Failure } from '../http/problems.js'
 import { orRefused, Refused } from '../http/refused.js'
 import { browserCookie } from '../http/secret-cookies.js'
-import type { EnterTries } from '../http/tries.js'
-import { hashPassphrase, isPassphrase, weaknessOf } from '../people/passphrases.js'
-import type { RelyingParty } from '../people/relying-party.js'
+import type { Accounts } from '../people/open-accounts.js'
+import { strengthOf, weaknessOf } from '../people/passphrases.js'
 import { signIn } from '../people/sign-in.js'
 import type { Log } from '../log.js'
 import type { WorkshopEnv } from './workshop.js'
 
-export interface EnterRoutes {
-  readonly tries: EnterTries
-  readonly relyingParty: RelyingParty
+export interface EnterRoutes extends Pick<Accounts, 'tries' | 'relyingParty' | 'passphrases'> {
   readonly log: Log
 }
 
@@ -30,7 +28,7 @@ export interface EnterRoutes {
 const nobody = '00000000-0000-0000-0000-000000000000'
 
 /** How people come in: by an invitation, by what they chose then, or by a code when all of that is lost. */
-export function createEnterRoutes({ tries, relyingParty, log }: EnterRoutes): Hono<WorkshopEnv> {
+export function createEnterRoutes({ tries, relyingParty, passphrases, log }: EnterRoutes): Hono<WorkshopEnv> {
   return new Hono<WorkshopEnv>()
     .post('/invitation', async context => {
       const body = await readBody(context, readTokenBody)
@@ -61,6 +59,13 @@ export function createEnterRoutes({ tries, relyingParty, log }: EnterRoutes): Ho
       if (wait > 0) return answerProblem(context, { kind: 'too-often', waitSeconds: wait })
       return context.json(await relyingParty.ask(context.var.repositories.people.passkeys))
     })
+    .post('/strength', async context => {
+      const body = await readBody(context, readStrengthBody)
+      if (!body.ok) return answerProblem(context, body.failure)
+      const wait = await tries.take({ strengths: context.var.caller.network })
+      if (wait > 0) return answerProblem(context, { kind: 'too-often', waitSeconds: wait })
+      return context.json(await strengthOf(body.value.passphrase, body.value.own))
+    })
     .post('/join', async context => {
       const body = await readBody(context, readJoinBody)
       if (!body.ok) return answerProblem(context, body.failure)
@@ -78,7 +83,7 @@ export function createEnterRoutes({ tries, relyingParty, log }: EnterRoutes): Ho
             ? await relyingParty.readNew(repositories.people.passkeys, joining.passkey)
             : undefined
         if ('passkey' in joining && !passkey) throw new Refused({ kind: 'wrong-proof' })
-        const passphraseHash = 'passphrase' in joining ? await hashPassphrase(joining.passphrase) : null
+        const passphraseHash = 'passphrase' in joining ? await passphrases.hash(joining.passphrase) : null
         const id = passkey?.personId ?? randomUUID()
         const codes = await repositories.together(async ({ people }) => {
           const made = await join(people, joining, { id, passphraseHash })
@@ -87,7 +92,7 @@ export function createEnterRoutes({ tries, relyingParty, log }: EnterRoutes): Ho
           return made
         })
         await tries.giveBack({ address })
-        await signIn(context, { id, device: joining.device })
+        await signIn(context, { id, device: joining.device, byPasskey: passkey !== undefined })
         return context.json({ codes }, 201)
       })
     })
@@ -102,19 +107,22 @@ export function createEnterRoutes({ tries, relyingParty, log }: EnterRoutes): Ho
         const person = await relyingParty.read(people.passkeys, body.value.passkey)
         if (person === undefined) return answerProblem(context, { kind: 'wrong-proof' })
         await tries.giveBack({ address: caller.network })
-        return signedIn(context, person, body.value.device)
+        return signedIn(context, { id: person, device: body.value.device, byPasskey: true })
       }
       const { signInName, passphrase, device } = body.value
       const person = await people.persons.findBySignInName(signInName)
       const counted = await countedFor(context, signInName, person?.id)
       const wait = await tries.take(counted)
       if (wait > 0) return answerProblem(context, { kind: 'too-often', waitSeconds: wait })
-      if (!(await isPassphrase(passphrase, person?.passphraseHash ?? null)) || !person) {
+      const kept = person?.passphraseHash ?? null
+      if (!(await passphrases.fits(passphrase, kept)) || !person || kept === null) {
         noteFailure(people, person?.id, log)
         return answerProblem(context, { kind: 'wrong-proof' })
       }
       await tries.giveBack(counted)
-      return signedIn(context, person.id, device)
+      if (passphrases.isOld(kept))
+        await people.persons.rehash(person.id, kept, await passphrases.hash(passphrase))
+      return signedIn(context, { id: person.id, device, byPasskey: false })
     })
     .post('/recover', async context => {
       const body = await readBody(context, readRecoverBody)
@@ -130,7 +138,7 @@ export function createEnterRoutes({ tries, relyingParty, log }: EnterRoutes): Ho
       const weak = await weaknessIn(passphrase, [signInName])
       if (weak) return answerProblem(context, weak)
       // Reckoned whoever it is, so that nobody can tell by the time whether there is such a one.
-      const passphraseHash = await hashPassphrase(passphrase)
+      const passphraseHash = await passphrases.hash(passphrase)
       return orRefused(context, async () => {
         await repositories.together(async ({ people }) => {
           const isUsed = await people.persons.useCode(person?.id ?? nobody, code)
@@ -139,9 +147,11 @@ export function createEnterRoutes({ tries, relyingParty, log }: EnterRoutes): Ho
           // Whoever had come in by what was lost is out.
           await people.sessions.endAll(person.id)
           await people.audit.noteOf(person.id, 'recovered')
+          const browser = browserCookie.read(context)
+          await people.news.note({ person: person.id, what: 'recovered', device, browser })
         })
         await tries.giveBack(counted)
-        return signedIn(context, person?.id ?? '', device)
+        return signedIn(context, { id: person?.id ?? '', device, byPasskey: false })
       }).then(answer => {
         if (answer.status === 403) noteFailure(repositories.people, person?.id, log)
         return answer
@@ -181,8 +191,8 @@ async function countedFor(context: Context<WorkshopEnv>, signInName: string, per
     : { address, name: `${address} ${signInName}`, strangers: signInName }
 }
 
-async function signedIn(context: Context<WorkshopEnv>, id: string, device: string): Promise<Response> {
-  await signIn(context, { id, device })
+async function signedIn(context: Context<WorkshopEnv>, who: Parameters<typeof signIn>[1]): Promise<Response> {
+  await signIn(context, who)
   return context.json({})
 }
 

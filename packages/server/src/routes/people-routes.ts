@@ -3,13 +3,14 @@ import { Hono, type Context } from 'hono'
 import { z } from 'zod'
 import type { Changed } from '../db/repositories/people/member-repository.js'
 import { readBody } from '../http/body.js'
-import { ownersOnly } from '../http/members.js'
+import { ownersOnly, whyNoOwner } from '../http/members.js'
 import { readPageQuery } from '../http/page-query.js'
 import { answerProblem } from '../http/problems.js'
+import type { Accounts } from '../people/open-accounts.js'
 import type { PersonEnv } from './workshop.js'
 
 /** Who belongs to the workshop, who is invited to it, and what happened among them. */
-export function createPeopleRoutes(): Hono<PersonEnv> {
+export function createPeopleRoutes({ isStrict }: Pick<Accounts, 'isStrict'>): Hono<PersonEnv> {
   const answerChanged = (context: Context, changed: Changed) => {
     if (changed === 'missing') return answerProblem(context, { kind: 'missing', what: 'such person' })
     if (changed === 'last-owner')
@@ -37,8 +38,8 @@ export function createPeopleRoutes(): Hono<PersonEnv> {
       const id = z.uuid().safeParse(context.req.param('id'))
       const isOneself = id.data === person.id
       if (!id.success) return answerChanged(context, 'missing')
-      if (!isOneself && person.workshop?.role !== 'owner')
-        return answerProblem(context, { kind: 'owners-only' })
+      const why = isOneself ? undefined : whyNoOwner(person, isStrict)
+      if (why) return answerProblem(context, why)
       const { members, audit } = repositories.people
       const changed = await members.remove(workshop, id.data)
       if (changed === 'done')
@@ -48,7 +49,7 @@ export function createPeopleRoutes(): Hono<PersonEnv> {
         })
       return answerChanged(context, changed)
     })
-    .use(ownersOnly)
+    .use(ownersOnly(isStrict))
     .put('/workshop', async context => {
       const body = await readBody(context, readNameBody)
       if (!body.ok) return answerProblem(context, body.failure)

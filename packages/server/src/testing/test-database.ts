@@ -6,6 +6,9 @@ import { BlockList } from 'node:net'
 import { createApp } from '../app.js'
 import type { Door } from '../http/guard.js'
 import { createTries, enterLimits, pairingLimits } from '../http/tries.js'
+import { strictStays, usualStays } from '../db/repositories/people/stays.js'
+import { createPassphrases } from '../people/passphrases.js'
+import type { Pepper } from '../people/peppers.js'
 import { createRelyingParty } from '../people/relying-party.js'
 import { createChanges } from '../live/changes.js'
 import { loopbackNames } from '../reach/own-names.js'
@@ -95,7 +98,7 @@ interface AnswerBody {
   readonly issues: readonly { readonly path: string; readonly message: string }[]
 }
 
-interface TestAppOptions {
+export interface TestAppOptions {
   /** Who has errands done; a queue of its own unless said. */
   readonly queue?: ErrandQueue
   readonly shop?: FabricShop
@@ -104,6 +107,10 @@ interface TestAppOptions {
   readonly door?: Partial<Door>
   /** What time it is taken to be; the machine’s unless said. */
   readonly now?: () => Date
+  /** Secrets that go into the hashes of passphrases. */
+  readonly peppers?: readonly Pepper[]
+  /** Whether safety goes before comfort. */
+  readonly isStrict?: boolean
 }
 
 /** Puts a database and an application up for a suite and takes them down after it; gives the way to the application. */
@@ -140,7 +147,8 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
   const database = await connect(url, options.limits && { limits: options.limits })
   await migrate(database)
   const now = options.now ?? (() => new Date())
-  const repositories = createRepositories(database, { now, newId: randomUUID })
+  const stays = options.isStrict ? strictStays : usualStays
+  const repositories = createRepositories(database, { now, newId: randomUUID, stays })
   const ours = await ensureWorkshop(database.models, `ours-${randomUUID()}`, randomUUID)
   const theirs = await ensureWorkshop(database.models, `theirs-${randomUUID()}`, randomUUID)
   const shrinker = createPictureShrinker()
@@ -172,6 +180,8 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
       accounts: {
         tries: createTries(database.sequelize, 'enter', enterLimits),
         relyingParty: createRelyingParty(door.origin ?? 'https://covers.example'),
+        passphrases: createPassphrases(options.peppers ?? []),
+        isStrict: options.isStrict ?? false,
       },
     }),
     live: { changes, closing: new AbortController().signal },

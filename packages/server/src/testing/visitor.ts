@@ -1,5 +1,11 @@
 import type { Account, Invitation, MemberRole } from '@snowdrift/core'
-import { useTestApp, type Answer, type RequestOptions, type TestApp } from './test-database.js'
+import {
+  useTestApp,
+  type Answer,
+  type RequestOptions,
+  type TestApp,
+  type TestAppOptions,
+} from './test-database.js'
 
 export const origin = 'https://covers.example'
 export const passphrase = 'marmot bracket yonder pewter'
@@ -26,12 +32,13 @@ export interface Hosted {
 }
 
 /** An application where people sign in, behind a proxy that is trusted; its clock is the test’s. */
-export function useHosted(): Hosted {
+export function useHosted(how: Pick<TestAppOptions, 'peppers' | 'isStrict'> = {}): Hosted {
   let ahead = 0
   let visitors = 0
   const app = useTestApp({
     door: { lets: 'people', origin, isOwnName: () => true, isSealed: true },
     now: () => new Date(Date.now() + ahead),
+    ...how,
   })
   const visitor = (address = `10.0.0.${++visitors}`): Visitor => {
     const jar = new Map<string, string>()

@@ -9,6 +9,7 @@ import type {
   Page,
   Passkey,
   People,
+  Strength,
 } from '@snowdrift/core'
 import type {
   PublicKeyCredentialCreationOptionsJSON,
@@ -69,6 +70,10 @@ const peopleApi = api.injectEndpoints({
       }),
       askToJoin: send<{ readonly token: string }, AskedForNew>('POST', '/enter/questions/new'),
       join: send<Joining & ({ readonly passphrase: string } | NewPasskey), Codes>('POST', '/enter/join'),
+      weighPassphrase: build.mutation<
+        Strength,
+        { readonly passphrase: string; readonly own: readonly string[] }
+      >({ query: body => ({ url: '/enter/strength', method: 'POST', body }) }),
       askToEnter: send<void, Asked>('POST', '/enter/questions'),
       enter: send<
         { readonly device: string } & (
@@ -124,6 +129,7 @@ export const {
   useInvitedQuery,
   useAskToJoinMutation,
   useJoinMutation,
+  useWeighPassphraseMutation,
   useAskToEnterMutation,
   useEnterMutation,
   useRecoverMutation,

@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect, useState } from 'react'
 import { Link, Outlet, useLocation, useNavigate } from 'react-router'
 import { BookOpenCheck, CalendarClock, Keyboard, Layers2, Settings } from 'lucide-react'
 import { buttonLooks, buttonShape } from '../parts/Button'
+import { currentAccount, isSomebodys } from './account'
 import { IconButton } from '../parts/IconButton'
 import { KeepingNote } from './KeepingNote'
 import { OnceSettled } from './OnceSettled'
@@ -17,6 +18,7 @@ const insteadOf = {
   'no-workshop': lazy(() => import('../screens/enter/NoWorkshop')),
 } as const satisfies Readonly<Record<ShutOut, unknown>>
 const LooksOnNote = lazy(loadLooksOnNote)
+const AccountNews = lazy(() => import('./AccountNews'))
 const UndoDelete = lazy(loadUndoDelete)
 const ShortcutsDialog = lazy(() => import('./ShortcutsDialog'))
 const WaitsElsewhere = lazy(() => import('./WaitsElsewhere'))
@@ -88,6 +90,11 @@ export function Shell() {
         </Link>
       </header>
       {keeping && <KeepingNote keeping={keeping} />}
+      {isSomebodys(currentAccount()) && (
+        <Suspense>
+          <AccountNews />
+        </Suspense>
+      )}
       {looksOn && (
         <Suspense>
           <LooksOnNote />

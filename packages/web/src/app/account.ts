@@ -11,6 +11,11 @@ export function currentAccount(): string | undefined {
   return current
 }
 
+/** Whether it is somebody’s who signs in: two parts, the workshop and the person. */
+export function isSomebodys(account: string | undefined): boolean {
+  return account?.includes(' ') ?? false
+}
+
 /**
  * Hears from the server whose work it is. True where it was somebody else’s so far: what is in memory is theirs, and goes.
  */

@@ -68,6 +68,8 @@ export interface KnownBrowserColumns {
   personId: string
   tokenHash: string
   seenAt: Date
+  /** Up to when it told its person what became of their account. */
+  toldAt: Date
 }
 
 export function definePeople(sequelize: Sequelize): PeopleModels {
@@ -118,7 +120,7 @@ export function definePeople(sequelize: Sequelize): PeopleModels {
     ),
     KnownBrowser: sequelize.define(
       'known_browser',
-      { personId: key(), tokenHash: { type: text, primaryKey: true }, seenAt: time },
+      { personId: key(), tokenHash: { type: text, primaryKey: true }, seenAt: time, toldAt: time },
       options,
     ),
   }

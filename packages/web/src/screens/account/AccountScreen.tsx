@@ -36,7 +36,7 @@ function AccountParts({ account }: { readonly account: Account }) {
       <NameSection account={account} />
       <WorkshopsSection account={account} />
       <PasskeysSection passkeys={passkeys} run={run} />
-      <PassphraseSection hasPassphrase={hasPassphrase} run={run} />
+      <PassphraseSection hasPassphrase={hasPassphrase} own={[account.signInName, account.name]} run={run} />
       <CodesSection left={account.recoveryCodesLeft} run={run} />
       <PlacesSection places={account.sessions} />
       <DeleteSection account={account} run={run} />

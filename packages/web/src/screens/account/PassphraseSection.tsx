@@ -10,11 +10,13 @@ import { isUnconfirmed, type useConfirmed } from './use-confirmed'
 
 interface PassphraseSectionProps {
   readonly hasPassphrase: boolean
+  /** What others know of its owner: no part of a good one. */
+  readonly own: readonly string[]
   readonly run: ReturnType<typeof useConfirmed>['run']
 }
 
 /** The passphrase, chosen or chosen anew. */
-export function PassphraseSection({ hasPassphrase, run }: PassphraseSectionProps) {
+export function PassphraseSection({ hasPassphrase, own, run }: PassphraseSectionProps) {
   const [passphrase, setPassphrase] = useState('')
   const [choose, { isLoading, isSuccess, error }] = useChoosePassphraseMutation()
   const chosen = async () => {
@@ -37,6 +39,7 @@ export function PassphraseSection({ hasPassphrase, run }: PassphraseSectionProps
         <PassphraseField
           label={hasPassphrase ? 'Another passphrase' : 'A passphrase'}
           isNew
+          own={own}
           help={newPassphraseHelp}
           value={passphrase}
           onChange={setPassphrase}

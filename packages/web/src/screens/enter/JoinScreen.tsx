@@ -147,7 +147,13 @@ function JoinAnew({ token, onJoined }: JoinAnewProps) {
         </div>
       )}
       {way === 'passphrase' ? (
-        <PassphraseField isNew help={newPassphraseHelp} value={passphrase} onChange={setPassphrase} />
+        <PassphraseField
+          isNew
+          own={[signInName, name]}
+          help={newPassphraseHelp}
+          value={passphrase}
+          onChange={setPassphrase}
+        />
       ) : (
         <p className="text-soft">
           This device, or another that you have by you, keeps a key for you: a finger, a face or its code

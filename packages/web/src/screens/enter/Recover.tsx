@@ -51,6 +51,7 @@ export function Recover({ onBack }: { readonly onBack: () => void }) {
         <PassphraseField
           label="New passphrase"
           isNew
+          own={[signInName]}
           help={newPassphraseHelp}
           value={passphrase}
           onChange={setPassphrase}

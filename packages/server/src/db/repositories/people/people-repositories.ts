@@ -1,5 +1,6 @@
 import type { Session } from '../../session.js'
 import type { RepositoryTools } from '../tools.js'
+import { createAccountNewsRepository, type AccountNewsRepository } from './account-news-repository.js'
 import { createAuditRepository, type AuditRepository } from './audit-repository.js'
 import { createMemberRepository, type MemberRepository } from './member-repository.js'
 import { createPasskeyRepository, type PasskeyRepository } from './passkey-repository.js'
@@ -13,6 +14,7 @@ export interface PeopleRepositories {
   readonly sessions: SessionRepository
   readonly passkeys: PasskeyRepository
   readonly audit: AuditRepository
+  readonly news: AccountNewsRepository
 }
 
 export function createPeopleRepositories(session: Session, tools: RepositoryTools): PeopleRepositories {
@@ -22,5 +24,6 @@ export function createPeopleRepositories(session: Session, tools: RepositoryTool
     sessions: createSessionRepository(session, tools),
     passkeys: createPasskeyRepository(session, tools),
     audit: createAuditRepository(session, tools),
+    news: createAccountNewsRepository(session, tools),
   }
 }

@@ -1,6 +1,6 @@
 import { codeLetters, recoveryCodeCount, recoveryCodeLength } from '@snowdrift/core'
 import { randomInt } from 'node:crypto'
-import { Op } from 'sequelize'
+import { Op, QueryTypes } from 'sequelize'
 import type { KnownBrowserColumns, PersonColumns } from '../../models/people-models.js'
 import type { Session } from '../../session.js'
 import { createSecret, hashOf } from '../secret.js'
@@ -16,6 +16,10 @@ export interface PersonRepository {
   readonly findBySignInName: (signInName: string) => Promise<Person | undefined>
   readonly rename: (id: string, name: string) => Promise<void>
   readonly setPassphrase: (id: string, passphraseHash: string) => Promise<void>
+  /** Puts a hash of the same passphrase in the place of one, unless that was changed meanwhile. */
+  readonly rehash: (id: string, from: string, to: string) => Promise<void>
+  /** How many people's passphrases were made with which secret, by its name; without one it has none. */
+  readonly countByPepper: () => Promise<readonly { readonly pepper: string; readonly people: number }[]>
   /** Takes them out of everything that they belong to, too. */
   readonly remove: (id: string) => Promise<void>
   /** Codes to come in by when all else is lost, each once. Those that were made before lead nowhere any more. */
@@ -32,7 +36,7 @@ export interface PersonRepository {
 const mostBrowsers = 30
 
 export function createPersonRepository(
-  { models: { Person, RecoveryCode, KnownBrowser }, transaction, together }: Session,
+  { models: { Person, RecoveryCode, KnownBrowser }, sequelize, transaction, together }: Session,
   { now }: Pick<RepositoryTools, 'now'>,
 ): PersonRepository {
   const findOne = async (where: Partial<Person>) =>
@@ -51,6 +55,15 @@ export function createPersonRepository(
     setPassphrase: async (id, passphraseHash) => {
       await Person.update({ passphraseHash }, { where: { id }, transaction })
     },
+    rehash: async (id, from, to) => {
+      await Person.update({ passphraseHash: to }, { where: { id, passphraseHash: from }, transaction })
+    },
+    countByPepper: async () =>
+      sequelize.query<{ readonly pepper: string; readonly people: number }>(
+        `SELECT split_part(passphrase_hash, '$', 1) AS pepper, count(*)::int AS people FROM people
+         WHERE passphrase_hash IS NOT NULL GROUP BY 1`,
+        { type: QueryTypes.SELECT, transaction },
+      ),
     remove: async id => {
       await Person.destroy({ where: { id }, transaction })
     },
@@ -69,7 +82,11 @@ export function createPersonRepository(
     codesLeft: personId => RecoveryCode.count({ where: { personId }, transaction }),
     meetBrowser: async (personId, known) => {
       const token = known ?? createSecret()
-      await KnownBrowser.upsert({ personId, tokenHash: hashOf(token), seenAt: now() }, { transaction })
+      const seenAt = now()
+      await KnownBrowser.bulkCreate([{ personId, tokenHash: hashOf(token), seenAt, toldAt: seenAt }], {
+        updateOnDuplicate: ['seenAt'],
+        transaction,
+      })
       const rows = await KnownBrowser.findAll({
         where: { personId },
         order: [['seenAt', 'DESC']],

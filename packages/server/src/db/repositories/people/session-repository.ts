@@ -3,6 +3,7 @@ import { QueryTypes } from 'sequelize'
 import type { Session } from '../../session.js'
 import { createSecret, hashOf } from '../secret.js'
 import type { RepositoryTools } from '../tools.js'
+import { usualStays } from './stays.js'
 
 /** Somebody who signed in, where they are, and what of it matters for what they may do. */
 export interface SignedInPerson {
@@ -12,6 +13,8 @@ export interface SignedInPerson {
   readonly workshop: Membership | null
   /** When they last proved that it is they. */
   readonly confirmedAt: Date
+  /** Whether they did by a passkey since they came in: by something that they have, and their finger, face or PIN. */
+  readonly byPasskey: boolean
 }
 
 export type FoundSession =
@@ -25,15 +28,22 @@ export type FoundSession =
   /** Somebody came with a token that was put away: it was copied, and nobody comes in by it any more. */
   | { readonly kind: 'replayed'; readonly person: string }
 
+export interface BegunSession {
+  readonly person: string
+  readonly workshop: string | null
+  readonly device: string
+  readonly byPasskey: boolean
+}
+
 /** Where people are signed in. Of tokens only hashes are kept; a token holds for an hour, then another takes its place. */
 export interface SessionRepository {
   /** Signs somebody in; gives the token. */
-  readonly begin: (person: string, workshop: string | null, device: string) => Promise<string>
+  readonly begin: (begun: BegunSession) => Promise<string>
   readonly find: (token: string) => Promise<FoundSession>
   /** Whether somebody is signed in still, and belongs to the workshop in which they are. */
   readonly isIn: (id: string, workshop: string) => Promise<boolean>
   /** Somebody proved once more that it is they. */
-  readonly confirm: (id: string) => Promise<void>
+  readonly confirm: (id: string, byPasskey: boolean) => Promise<void>
   readonly enter: (id: string, workshop: string) => Promise<void>
   readonly list: (person: string, current: string) => Promise<readonly SignedIn[]>
   readonly end: (person: string, id: string) => Promise<boolean>
@@ -44,13 +54,9 @@ export interface SessionRepository {
 }
 
 export const minuteMs = 60_000
-const dayMs = 86_400_000
 const turnsAfterMs = 60 * minuteMs
 /** So long both tokens are taken: requests that were on their way, and an answer that did not arrive. */
 const overlapMs = minuteMs
-/** Away for longer, or signed in for longer in all, one signs in anew. */
-export const longestAwayMs = 14 * dayMs
-export const longestInMs = 60 * dayMs
 const mostSessions = 20
 
 interface Row {
@@ -66,12 +72,14 @@ interface Row {
   readonly turned_at: Date
   readonly seen_at: Date
   readonly confirmed_at: Date
+  readonly by_passkey: boolean
 }
 
 export function createSessionRepository(
   { sequelize, transaction }: Session,
-  { now, newId }: RepositoryTools,
+  { now, newId, stays = usualStays }: RepositoryTools,
 ): SessionRepository {
+  const { longestAwayMs, longestInMs } = stays
   const select = <Found extends object>(statement: string, bind: readonly unknown[]) =>
     sequelize.query<Found>(statement, { bind: [...bind], type: QueryTypes.SELECT, transaction })
   const since = (ms: number) => new Date(now().getTime() - ms)
@@ -79,7 +87,7 @@ export function createSessionRepository(
   async function findRow(hash: string): Promise<Row | undefined> {
     const [row] = await select<Row>(
       `SELECT s.id, s.person_id, p.name, s.workshop_id, w.name AS workshop, m.role, s.token_hash, s.next_hash, s.next_at,
-              s.turned_at, s.seen_at, s.confirmed_at
+              s.turned_at, s.seen_at, s.confirmed_at, s.by_passkey
        FROM sessions s JOIN people p ON p.id = s.person_id
        LEFT JOIN memberships m ON m.person_id = s.person_id AND m.workshop_id = s.workshop_id
        LEFT JOIN workshops w ON w.id = m.workshop_id
@@ -110,14 +118,14 @@ export function createSessionRepository(
   }
 
   return {
-    begin: async (person, workshop, device) => {
+    begin: async ({ person, workshop, device, byPasskey }) => {
       const token = createSecret()
       const at = now()
       await select(
         `INSERT INTO sessions
-           (id, person_id, workshop_id, device, token_hash, turned_at, created_at, seen_at, confirmed_at)
-         VALUES ($1, $2, $3, $4, $5, $6, $6, $6, $6) RETURNING id`,
-        [newId(), person, workshop, device, hashOf(token), at],
+           (id, person_id, workshop_id, device, token_hash, turned_at, created_at, seen_at, confirmed_at, by_passkey)
+         VALUES ($1, $2, $3, $4, $5, $6, $6, $6, $6, $7) RETURNING id`,
+        [newId(), person, workshop, device, hashOf(token), at, byPasskey],
       )
       await select(
         `DELETE FROM sessions WHERE id IN
@@ -152,8 +160,11 @@ export function createSessionRepository(
           [id, workshop],
         )
       ).length > 0,
-    confirm: async id => {
-      await select('UPDATE sessions SET confirmed_at = $2 WHERE id = $1 RETURNING id', [id, now()])
+    confirm: async (id, byPasskey) => {
+      await select(
+        'UPDATE sessions SET confirmed_at = $2, by_passkey = by_passkey OR $3 WHERE id = $1 RETURNING id',
+        [id, now(), byPasskey],
+      )
     },
     enter: async (id, workshop) => {
       await select('UPDATE sessions SET workshop_id = $2 WHERE id = $1 RETURNING id', [id, workshop])
@@ -200,5 +211,6 @@ function personOf(row: Row): SignedInPerson {
     session: row.id,
     workshop: isMember ? { id: workshopId, name: workshop, role } : null,
     confirmedAt: row.confirmed_at,
+    byPasskey: row.by_passkey,
   }
 }

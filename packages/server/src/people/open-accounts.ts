@@ -1,0 +1,44 @@
+import type { Sequelize } from 'sequelize'
+import type { PersonRepository } from '../db/repositories/people/person-repository.js'
+import { createTries, enterLimits, type EnterTries } from '../http/tries.js'
+import type { Log } from '../log.js'
+import type { Hosting } from '../serve.js'
+import { createPassphrases, type Passphrases } from './passphrases.js'
+import { readPeppers } from './peppers.js'
+import { createRelyingParty, type RelyingParty } from './relying-party.js'
+
+/** How people sign in, where they do. */
+export interface Accounts {
+  readonly tries: EnterTries
+  readonly relyingParty: RelyingParty
+  readonly passphrases: Passphrases
+  /** Whether owners do what only they may once they came in by a passkey, and not before. */
+  readonly isStrict: boolean
+}
+
+interface Opened {
+  readonly persons: PersonRepository
+  readonly sequelize: Sequelize
+  readonly log: Log
+}
+
+/** Reads the secrets, and says whom a lost one keeps out. */
+export async function openAccounts(
+  { origin, pepperFile, isStrict }: Hosting,
+  { persons, sequelize, log }: Opened,
+): Promise<Accounts> {
+  const peppers = pepperFile === undefined ? [] : await readPeppers(pepperFile)
+  const known = new Set(['', ...peppers.map(({ name }) => name)])
+  const keptOut = (await persons.countByPepper()).filter(({ pepper }) => !known.has(pepper))
+  for (const { pepper, people } of keptOut)
+    log.error(
+      { pepper, people },
+      'passphrases were made with a secret that is not in SNOWDRIFT_PEPPER_FILE: bring it back, or these people come in by a passkey or a recovery code',
+    )
+  return {
+    tries: createTries(sequelize, 'enter', enterLimits),
+    relyingParty: createRelyingParty(origin),
+    passphrases: createPassphrases(peppers),
+    isStrict: isStrict ?? false,
+  }
+}
