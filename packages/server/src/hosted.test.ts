@@ -1,7 +1,10 @@
 import { expect } from 'chai'
+import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { BlockList } from 'node:net'
+import { tmpdir } from 'node:os'
+import { resolve } from 'node:path'
 import { findFreePort } from './cluster/free-port.js'
-import { serve, type Server } from './serve.js'
+import { serve, type Hosting, type Server } from './serve.js'
 import { coverBody } from './testing/bodies.js'
 import { followLive, type Following, type HeardEvent } from './testing/follow-live.js'
 import { quietLog, startTestDatabase, type TestDatabase } from './testing/test-database.js'
@@ -75,6 +78,41 @@ describe('a server that is hosted', function () {
   }
   const isChange = (kind: string) => (heard: HeardEvent) =>
     heard.event === 'change' && (heard.data as { kind: string } | null)?.kind === kind
+
+  it('puts the secret of its file into passphrases, and refuses to start without one that can be read', async () => {
+    const folder = await mkdtemp(resolve(tmpdir(), 'snowdrift-hosted-'))
+    const pepperFile = resolve(folder, 'peppers')
+    await writeFile(pepperFile, `${'a secret of a host '.repeat(3)}\n`, { mode: 0o600 })
+    const port = await findFreePort()
+    const open = async (hosted: Partial<Hosting>) =>
+      serve({
+        databaseUrl: database.cluster.url,
+        port,
+        log: quietLog,
+        hosted: { origin, isOpen: false, ...hosted },
+        share: { port: await findFreePort(), proxies: trusted },
+      })
+    const strict = await open({ pepperFile, isStrict: true })
+    const { members, persons } = strict.repositories.people
+    const invited = await members.invite(strict.workshop, 'maker')
+    const body = { token: invited?.token, signInName: 'peppered', name: 'P', device: 'Computer', passphrase }
+    const joined = await fetch(`http://127.0.0.1:${port}/api/enter/join`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', ...proxied() },
+      body: JSON.stringify(body),
+    })
+    expect(joined.status).to.equal(201)
+    expect((await persons.findBySignInName('peppered'))?.passphraseHash).to.match(/^[0-9a-f]{12}\$argon2id\$/)
+    // the others, which were not given the secret, let nobody in by it
+    const entering = { signInName: 'peppered', passphrase, device: 'Phone' }
+    expect((await send(one, 'POST', '/api/enter', entering)).status).to.equal(403)
+    await strict.close()
+    const refused = await open({ pepperFile: resolve(folder, 'nowhere') }).catch((error: unknown) =>
+      String(error),
+    )
+    expect(refused).to.include('SNOWDRIFT_PEPPER_FILE cannot be read')
+    await rm(folder, { recursive: true })
+  })
 
   it('answers at its own address only, but says to anybody that it lives', async () => {
     const direct = await fetch(`${at(one)}/api/here`)
