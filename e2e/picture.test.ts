@@ -1,7 +1,7 @@
 import { expect } from 'chai'
 import type { Page } from 'puppeteer-core'
 import { axe } from './testing/axe.js'
-import { addressOf, find, press, see, seeValue, textOf, undo, valueOf } from './testing/hands.js'
+import { addressOf, fill, find, press, see, seeValue, textOf, undo, valueOf } from './testing/hands.js'
 import { phone, type Site } from './testing/site.js'
 import { useSite } from './testing/use-site.js'
 
@@ -66,6 +66,33 @@ describe('the picture as the place to work', function () {
     expect(await sizeOf('panel:back-flap')).to.equal('4 1/2 in')
     await undo(page)
     await seeValue(page, 'Flap depth', before)
+  })
+
+  it('says of a size that no setting decides what it follows, and has that typed where it stands', async () => {
+    const spine = '[data-follows="Spine"]'
+    await page.waitForSelector(spine)
+    await page.$eval(spine, element => (element as SVGElement).focus())
+    await page.keyboard.press('Enter')
+    await see(page, 'it follows what was measured', '[role="dialog"]')
+    expect(await axe(page)).to.deep.equal([])
+    const before = await page.$eval(spine, element => element.getAttribute('aria-label') ?? '')
+    await fill(page, 'Thickness', '1 1/2')
+    await page.waitForFunction(
+      (where: string, was: string) => document.querySelector(where)?.getAttribute('aria-label') !== was,
+      {},
+      spine,
+      before,
+    )
+    await page.keyboard.press('Escape')
+    await page.waitForSelector('[role="dialog"]', { hidden: true })
+    expect(await page.evaluate(() => document.activeElement?.getAttribute('data-follows'))).to.equal('Spine')
+    await undo(page)
+    await page.waitForFunction(
+      (where: string, was: string) => document.querySelector(where)?.getAttribute('aria-label') === was,
+      {},
+      spine,
+      before,
+    )
   })
 
   it('is put back by Escape while it is in hand, as if it had never been taken', async () => {

@@ -392,6 +392,7 @@ export {
 export { pullTo, settingFor, type Pulled, type Stop } from './reckon/holds/pull-to.js'
 export { amountRange, easeRange, panelRange } from './file/sizing-schema.js'
 export { withSetting, type Setting } from './reckon/holds/setting.js'
+export { readingsBehind } from './reckon/holds/readings-behind.js'
 export { dimensionOf, type Dimension } from './drawing/strip-dimensions.js'
 export { foldCover } from './folded/fold-cover.js'
 export { outlookAt, placeLeaves, type PlacedLeaf } from './folded/frame.js'

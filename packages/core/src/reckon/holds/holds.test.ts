@@ -10,6 +10,7 @@ import { add, mm, scale, subtract, toMm } from '../../length/length.js'
 import { plan } from '../../plan/plan.js'
 import { findHolds, type Pull } from './holds.js'
 import { settingFor } from './pull-to.js'
+import { readingsBehind } from './readings-behind.js'
 import { setOn, withSetting, type Setting } from './setting.js'
 import { edgesOf, middleOf } from './strip-edges.js'
 
@@ -201,5 +202,41 @@ describe('a setting that was typed', () => {
     expect(planFrom(withSetting(file, setting, '82')).strip).to.deep.equal(
       plan(setOn(coverFrom(file), setting, mm(82))).strip,
     )
+  })
+})
+
+describe('what was measured that a size follows', () => {
+  const file = metricFile({})
+  const behind = (dimension: Parameters<typeof readingsBehind>[2], of = file) =>
+    readingsBehind(coverFrom(of), planFrom(of), dimension).map(({ reading, rate }) => [reading, rate])
+
+  it('is the width twice, a board at each end and the thickness once, of what goes round the book', () => {
+    // 2·160 + 20 and the boards: each longer by a length, the body is longer by 2, 1 and as much as the boards take
+    const found = new Map(behind('width') as [string, number][])
+    expect(found.get('width')).to.be.closeTo(2, 0.01)
+    expect(found.get('thickness')).to.be.closeTo(1, 0.01)
+    expect([...found.keys()][0]).to.equal('width')
+    expect(found.has('height')).to.equal(false)
+  })
+
+  it('is the height alone of how high it is, and the thickness of the spine', () => {
+    const [[reading, rate] = []] = behind('height')
+    expect(reading).to.equal('height')
+    expect(rate).to.be.closeTo(1, 0.01)
+    const spine = behind('panel:spine')
+    expect(spine[0]?.[0]).to.equal('thickness')
+    expect(spine.map(([name]) => name)).to.not.include('width')
+  })
+
+  it('is nothing of a flap that is said, and of no panel that is not there', () => {
+    expect(behind('panel:back-flap', metricFile({ options: { flapDepth: '70' } }))).to.deep.equal([])
+    expect(behind('panel:nowhere')).to.deep.equal([])
+  })
+
+  it('leaves the cover as it is', () => {
+    const cover = coverFrom(file)
+    const before = JSON.stringify(cover.objects)
+    readingsBehind(cover, plan(cover), 'width')
+    expect(JSON.stringify(cover.objects)).to.equal(before)
   })
 })

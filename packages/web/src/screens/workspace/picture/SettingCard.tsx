@@ -13,11 +13,11 @@ import { Length } from '../../../parts/Length'
 import { LengthField } from '../../../parts/LengthField'
 import { WrittenUnit } from '../../../parts/written-unit'
 import { useCover } from '../cover-context'
-import type { Opened } from './opened'
+import type { OpenedSetting } from './opened'
 import { useSetLength, type Told } from './use-set-length'
 
 interface SettingCardProps {
-  readonly opened: Opened
+  readonly opened: OpenedSetting
   readonly plan: Plan
   readonly onTold: (told: Told | undefined) => void
   readonly onClose: () => void
@@ -96,6 +96,6 @@ export default function SettingCard({ opened, plan, onTold, onClose }: SettingCa
 }
 
 /** What the setting is to be, for what was opened to be as long as was typed. */
-function settingOf(opened: Opened, length: CoreLength): CoreLength {
+function settingOf(opened: OpenedSetting, length: CoreLength): CoreLength {
   return opened.kind === 'size' ? settingFor(opened.size, length) : length
 }

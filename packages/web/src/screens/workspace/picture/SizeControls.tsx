@@ -33,7 +33,7 @@ interface SizeControlsProps {
   readonly onTold: (told: Told | undefined) => void
 }
 
-/** Over each size that is written in the picture and follows a setting: pressed or typed on it opens, arrow keys step it. */
+/** Over each size that is written in the picture: pressed or typed on it opens, arrow keys step it where a setting decides it. */
 export function SizeControls({
   drawing,
   frame,
@@ -63,8 +63,17 @@ export function SizeControls({
       {said.map(mark => {
         const size = sizeIn(holds, mark.says)
         const length = dimensionOf(plan.strip, mark.says)
-        if (!size || length === undefined) return null
+        if (length === undefined) return null
         const name = nameSize(mark.says, plan.strip.panels)
+        if (!size)
+          return (
+            <FollowingSize
+              key={mark.says}
+              {...{ name, length: sayProperly(unit)(length) }}
+              box={boxOf(mark, letter)}
+              onOpen={anchor => onOpen({ kind: 'following', dimension: mark.says, name, anchor, first: '' })}
+            />
+          )
         const open = (anchor: SVGGElement, first = '') =>
           onOpen({
             kind: 'size',
@@ -98,6 +107,34 @@ export function SizeControls({
         )
       })}
     </svg>
+  )
+}
+
+interface FollowingSizeProps {
+  readonly name: string
+  readonly length: string
+  readonly box: ReturnType<typeof boxOf>
+  readonly onOpen: (anchor: SVGGElement) => void
+}
+
+/** A size that follows what was measured: pressed, it says what that is. */
+function FollowingSize({ name, length, box, onOpen }: FollowingSizeProps) {
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`${name} in the picture, ${length}: what it follows`}
+      data-follows={name}
+      className="size-control pointer-events-auto cursor-pointer"
+      onClick={event => onOpen(event.currentTarget)}
+      onKeyDown={event => {
+        if (event.key !== 'Enter' && event.key !== ' ') return
+        event.preventDefault()
+        onOpen(event.currentTarget)
+      }}
+    >
+      <rect {...box} />
+    </g>
   )
 }
 

@@ -19,6 +19,7 @@ import type { Told } from './use-set-length'
 
 const loadCard = () => import('./SettingCard')
 const SettingCard = lazy(loadCard)
+const FollowsCard = lazy(() => import('./FollowsCard'))
 
 interface StripPictureProps {
   readonly drawing: Drawing
@@ -98,7 +99,16 @@ export function StripPicture({ drawing, plan, face, textScale, onPick }: StripPi
       {told && <PullBubble told={told} plan={plan} before={calm} />}
       {opened && (
         <Suspense>
-          <SettingCard opened={opened} plan={plan} onTold={setTold} onClose={() => setOpened(undefined)} />
+          {opened.kind === 'following' ? (
+            <FollowsCard
+              key={opened.dimension}
+              opened={opened}
+              plan={plan}
+              onClose={() => setOpened(undefined)}
+            />
+          ) : (
+            <SettingCard opened={opened} plan={plan} onTold={setTold} onClose={() => setOpened(undefined)} />
+          )}
         </Suspense>
       )}
     </div>
