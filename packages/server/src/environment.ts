@@ -1,6 +1,6 @@
 import { BlockList, isIP } from 'node:net'
 import { resolve } from 'node:path'
-import type { Hosting } from './serve.js'
+import type { Hosting } from './hosting.js'
 import { StartFailure } from './start-failure.js'
 
 export interface Environment {

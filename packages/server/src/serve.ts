@@ -16,6 +16,7 @@ import { listenToChanges } from './live/listen-to-changes.js'
 import { createErrandQueue } from './errands/errand-queue.js'
 import { doErrand } from './errands/do-errand.js'
 import { createExportWriter } from './exports/export-writer.js'
+import type { Hosting } from './hosting.js'
 import { loopbackNames, ownNames } from './reach/own-names.js'
 import { createShareListener, type ShareListener, type ShareOptions } from './reach/share-listener.js'
 import { prepare, rowTools } from './prepare.js'
@@ -45,18 +46,6 @@ export interface ServeOptions {
   readonly metricsPort?: number
   /** How long it waits, when it stops, for what it has begun. */
   readonly stopWithinMs?: number
-}
-
-/** How people reach it who sign in. */
-export interface Hosting {
-  /** As browsers write it: https://covers.example. */
-  readonly origin: string
-  /** Whether it is called from other machines, not only by a proxy on this one. */
-  readonly isOpen: boolean
-  /** A file of secrets that go into the hashes of passphrases, the newest first. */
-  readonly pepperFile?: string
-  /** Whether safety goes before comfort: short stays, and owners come in by passkeys. */
-  readonly isStrict?: true
 }
 
 export interface ShareSetup extends ShareOptions {

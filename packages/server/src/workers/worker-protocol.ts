@@ -1,5 +1,5 @@
 import type { Certificate } from '../http/listen.js'
-import type { Hosting } from '../serve.js'
+import type { Hosting } from '../hosting.js'
 
 /** What a worker is told once it is there. */
 export interface WorkerSettings {

@@ -1,5 +1,6 @@
 import type { Weave } from '@snowdrift/core'
 import { isDark } from './is-dark'
+import { PhotoImage } from './PhotoImage'
 import { usualRepeatMm, type ClothLook } from './look'
 import { WeaveMarks } from './WeaveMarks'
 
@@ -60,22 +61,12 @@ function motifsOf(across: number, along: number) {
   })
 }
 
-function PhotoPattern({
-  photo: { href, width, height, turn, tile },
-  scale,
-  ...place
-}: Lie & { readonly photo: NonNullable<ClothLook['photo']> }) {
+function PhotoPattern({ photo, scale, ...place }: Lie & { readonly photo: NonNullable<ClothLook['photo']> }) {
+  const { tile } = photo
   return (
     <pattern {...place} width={tile.width * scale} height={tile.height * scale} patternUnits="userSpaceOnUse">
-      <g transform={`scale(${scale}) translate(${-tile.x} ${-tile.y}) rotate(${turn})`}>
-        <image
-          href={href}
-          x={-width / 2}
-          y={-height / 2}
-          width={width}
-          height={height}
-          preserveAspectRatio="none"
-        />
+      <g transform={`scale(${scale}) translate(${-tile.x} ${-tile.y})`}>
+        <PhotoImage photo={photo} />
       </g>
     </pattern>
   )

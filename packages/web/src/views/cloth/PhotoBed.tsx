@@ -1,4 +1,5 @@
 import { useId } from 'react'
+import { PhotoImage } from './PhotoImage'
 import type { Bed } from './photo-tiles'
 
 interface PhotoBedProps extends Bed {
@@ -10,7 +11,8 @@ interface PhotoBedProps extends Bed {
  * A photograph beneath a shape, as often as it is needed there. A pattern of it would look the same, but the browser draws
  * its repeat anew for each shape and each square of the screen: three times the work for a picture that moves.
  */
-export function PhotoBed({ photo: { href, width, height, turn, tile }, tiles, path }: PhotoBedProps) {
+export function PhotoBed({ photo, tiles, path }: PhotoBedProps) {
+  const { tile } = photo
   const id = useId()
   return (
     <g className="photo-bed" clipPath={`url(#${id})`}>
@@ -23,15 +25,7 @@ export function PhotoBed({ photo: { href, width, height, turn, tile }, tiles, pa
           {...{ x, y, width: tile.width, height: tile.height }}
           viewBox={`${tile.x} ${tile.y} ${tile.width} ${tile.height}`}
         >
-          <image
-            href={href}
-            x={-width / 2}
-            y={-height / 2}
-            width={width}
-            height={height}
-            transform={`rotate(${turn})`}
-            preserveAspectRatio="none"
-          />
+          <PhotoImage photo={photo} />
         </svg>
       ))}
     </g>
