@@ -78,8 +78,10 @@ describe('from cloth to pieces', function () {
     await pinch(hand, between, 100, 20)
     await see(hand, '100 %', `${group('outer')} figcaption`)
     await hand.browserContext().close()
-    // keys go to the window in front
+    // keys go to the window in front, once it knows that it is
     await page.bringToFront()
+    await page.waitForFunction(() => document.hasFocus() && document.visibilityState === 'visible')
+    await page.waitForSelector('[data-layout="done"]')
   })
 
   it('moves and lets go by the keyboard, and takes a change back', async () => {
