@@ -95,7 +95,7 @@ const readByMarks: NonNullable<Stock['photo']> = {
 }
 
 /** Gives every layer of a varied cover a photograph of its cloth, 250 mm across, as large as the stash keeps them. */
-export async function photograph(page: Page, { repositories, workshop }: Server): Promise<void> {
+async function photograph(page: Page, { repositories, workshop }: Server): Promise<void> {
   for (const role of ['outer', 'lining', 'interfacing', 'padding'] as const) {
     const body = {
       ...{ unit: 'mm' as const, swatch: '#6b7f93', stock: {} },

@@ -139,7 +139,7 @@ describe('what of a cloth shows on a cover', function () {
       const front = place?.querySelector<SVGGraphicsElement>('.turning-front path')
       const shown = place?.querySelector('pattern')
       const [left = 0, top = 0] = ['x', 'y'].map(name => Number(shown?.getAttribute(name)))
-      if (!front || left === 0) return undefined
+      if (!front || !shown || left === 0) return undefined
       const box = front.getBBox()
       return { x: box.x + box.width / 2, y: box.y + box.height / 2, high: box.height + 1, left, top }
     })

@@ -116,11 +116,8 @@ async function serveFrom(
   const isCounting = metricsPort !== undefined || measures
   const metrics = isCounting ? (await import('./http/metrics.js')).createMetrics() : undefined
   // What asks for passkeys is large, and no server at home needs it.
-  const accounts =
-    hosted &&
-    (await (
-      await import('./people/open-accounts.js')
-    ).openAccounts(hosted, { persons: repositories.people.persons, sequelize: database.sequelize, log }))
+  const atHand = { persons: repositories.people.persons, sequelize: database.sequelize, log }
+  const accounts = hosted && (await (await import('./people/open-accounts.js')).openAccounts(hosted, atHand))
   const closing = new AbortController()
   const changes = createChanges({ now: () => performance.now() })
   const { databaseUrl, isPooled = false, listenUrl } = options

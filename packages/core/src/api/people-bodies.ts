@@ -47,7 +47,7 @@ const strengthBody = z.strictObject({
   own: z.array(z.string().max(60)).max(2).default([]),
 })
 /** An event up to which somebody read what became of their account. */
-const readUpToBody = z.strictObject({ upTo: z.string().regex(/^\d{1,18}$/) })
+const upToBody = z.strictObject({ upTo: z.string().regex(/^\d{1,18}$/) })
 /** What the browser answers; read by whoever proves it. */
 const fromPasskey = z.strictObject({
   ceremony: z.uuid(),
@@ -97,7 +97,7 @@ function readerByPasskey<One, Other>(without: z.ZodType<One>, withIt: z.ZodType<
 
 export const readTokenBody = reader(tokenBody)
 export const readStrengthBody = reader(strengthBody)
-export const readUpTo = reader(readUpToBody)
+export const readUpToBody = reader(upToBody)
 export const readJoinBody = readerByPasskey(joinByPassphrase, joinByPasskey)
 export const readSignInBody = readerByPasskey(signInByPassphrase, signInByPasskey)
 export const readProofBody = readerByPasskey(proofByPassphrase, proofByPasskey)

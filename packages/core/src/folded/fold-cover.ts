@@ -22,7 +22,7 @@ type Poses = Readonly<Record<string, Pose>>
  */
 export function foldCover(cover: Cover, plan: Plan): Folded {
   const places = printPlaces(plan)
-  const table = onFlat(tableLeaves(plan.pieces), places)
+  const table = placedOnFlat(tableLeaves(plan.pieces), places)
   const parts = partsOf(cover, plan)
   const piles = plan.joinings.map(joining => ({ joining, leaves: pileLeaves(joining, parts) }))
   const panels = centredPanels(panelLeaves(plan))
@@ -33,7 +33,7 @@ export function foldCover(cover: Cover, plan: Plan): Folded {
       ...table,
       ...piles.flatMap(({ leaves }) =>
         centred(
-          onFlat(
+          placedOnFlat(
             leaves.map(({ leaf }) => leaf),
             places,
           ),
@@ -57,10 +57,10 @@ export function foldCover(cover: Cover, plan: Plan): Folded {
 }
 
 /** Pieces that lie there as they are cut know where they come to lie on the flat cover. */
-function onFlat(leaves: readonly Leaf[], places: readonly PrintPlace[]): readonly Leaf[] {
+function placedOnFlat(leaves: readonly Leaf[], places: readonly PrintPlace[]): readonly Leaf[] {
   return leaves.map((leaf, index) => {
     const copy = leaves.slice(0, index).filter(({ piece }) => piece === leaf.piece).length + 1
-    const place = places.find(place => place.piece === leaf.piece && place.copy === copy)
+    const place = places.find(known => known.piece === leaf.piece && known.copy === copy)
     const isWhole = place?.width === leaf.width && place.height === leaf.height
     return isWhole ? { ...leaf, onFlat: [place.x, place.y] } : leaf
   })

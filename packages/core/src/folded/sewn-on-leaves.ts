@@ -34,8 +34,8 @@ interface Made {
 /**
  * What sits on the finished cover, as leaves that move with the panels they lie on: pockets, labels and straps; zips, elastic,
  * ribbons and ties as narrow ones. What reaches across a fold is one leaf on each panel; what hangs out over an edge stays in
- * the plane of its panel, a tie at a fold in that of the panel which does not fold in. Where two lie on each other, the later
- * one is on top.
+ * the plane of its panel, a tie at a fold in that of the panel which does not fold in. Each lies above those that
+ * are on its panel before it.
  */
 export function sewnOnLeaves(
   made: Made,
@@ -43,18 +43,17 @@ export function sewnOnLeaves(
 ): readonly Leaf[] {
   const all = [...shapesOn(made), ...linesOn(made.strip)]
   const heights = new Map<string, Length>()
-  return all.flatMap(one =>
-    panels.flatMap((panel): readonly Leaf[] => {
-      const part = one.heldAt
-        ? holderOf(one.heldAt, panels, flaps) === panel && one.box
-        : withinPanel(one.box, panel, made.strip)
+  return all.flatMap(one => {
+    const holder = one.heldAt && holderOf(one.heldAt, panels, flaps)
+    return panels.flatMap((panel): readonly Leaf[] => {
+      const part = one.heldAt ? panel === holder && one.box : withinPanel(one.box, panel, made.strip)
       if (!part) return []
       const side = `${panel.id} ${one.face}`
       const below = heights.get(side) ?? zero
       heights.set(side, add(below, one.thickness))
       return [leafOn(panel, one, part, below)]
-    }),
-  )
+    })
+  })
 }
 
 function shapesOn({ strip, section, pieces }: Made): readonly SewnOn[] {
@@ -74,23 +73,17 @@ function shapesOn({ strip, section, pieces }: Made): readonly SewnOn[] {
 const thinnest = mm(0.4)
 /** How wide what is drawn as a line is shown, and how thick; where it lies is exact. */
 const [lineWidth, lineThickness] = [mm(6), mm(1.2)]
-const shownLines: Readonly<Partial<Record<StripLine['kind'], string>>> = {
-  tie: 'tie',
-  ribbon: 'ribbon',
-  zip: 'zip',
-  elastic: 'elastic',
-}
+const shownLines: ReadonlySet<StripLine['kind']> = new Set(['tie', 'ribbon', 'zip', 'elastic'])
 
 function linesOn({ lines }: Strip): readonly SewnOn[] {
   const half = scale(lineWidth, 1 / 2)
   return lines.flatMap(({ kind, from, to, face = 'outside' }, index) => {
-    const name = shownLines[kind]
     const isUpright = from[0] === to[0]
-    if (name === undefined || (!isUpright && from[1] !== to[1])) return []
+    if (!shownLines.has(kind) || (!isUpright && from[1] !== to[1])) return []
     const [across, along] = isUpright ? [half, zero] : [zero, half]
     return [
       {
-        ...{ id: `on:${name}:${index}`, name, face, thickness: lineThickness },
+        ...{ id: `on:${kind}:${index}`, name: kind, face, thickness: lineThickness },
         box: {
           left: subtract(shortest(from[0], to[0]), across),
           right: add(longest(from[0], to[0]), across),

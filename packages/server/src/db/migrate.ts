@@ -2,9 +2,9 @@ import { QueryTypes, type QueryInterface, type Sequelize, type Transaction } fro
 import { StartFailure } from '../start-failure.js'
 import type { Database } from './connect.js'
 import type { Migration } from './migrations/migration.js'
-import * as errands from './migrations/016-errands.js'
+import * as proofs from './migrations/018-proofs-and-news.js'
 import * as pinned from './migrations/017-pinned.js'
-import * as proofs from './migrations/018-proofs.js'
+import * as errands from './migrations/016-errands.js'
 import * as people from './migrations/015-people.js'
 import * as telling from './migrations/014-tell-changes.js'
 import * as devices from './migrations/013-devices.js'
@@ -39,7 +39,7 @@ export const migrations: readonly (readonly [name: string, migration: Migration]
   ['015-people', people],
   ['016-errands', errands],
   ['017-pinned', pinned],
-  ['018-proofs', proofs],
+  ['018-proofs-and-news', proofs],
 ]
 
 /** The number under which those who migrate wait for each other; any, so long as nobody else takes it. */

@@ -40,11 +40,10 @@ export function createPassphrases(peppers: readonly Pepper[]): Passphrases {
     return newest ? `${newest.name}${made}` : made
   }
   // What a passphrase is compared with that is nobody’s: so that it takes as long, whoever it is said to be of.
-  let nobodys: Promise<string> | undefined
+  const nobodys = make('nobody’s at all')
   return {
     hash: passphrase => inTurn(() => make(passphrase)),
     fits: async (passphrase, hashed) => {
-      nobodys ??= make('nobody’s at all')
       const compared = hashed ?? (await nobodys)
       const name = pepperOf(compared)
       const pepper = peppers.find(known => known.name === name)

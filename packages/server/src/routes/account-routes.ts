@@ -4,7 +4,7 @@ import {
   readNewPassphraseBody,
   readProofBody,
   readTokenBody,
-  readUpTo,
+  readUpToBody,
   type Account,
   type AccountEventKind,
 } from '@snowdrift/core'
@@ -43,7 +43,7 @@ export function createAccountRoutes({
       return context.json({ events })
     })
     .post('/news/read', async context => {
-      const body = await readBody(context, readUpTo)
+      const body = await readBody(context, readUpToBody)
       if (!body.ok) return answerProblem(context, body.failure)
       const { person, repositories } = context.var
       const browser = browserCookie.read(context)

@@ -1,4 +1,5 @@
 import type { AccountEvent, AccountEventKind } from '@snowdrift/core'
+import { momentWords } from '../screens/settings/device-words'
 
 /** What was done; before it is said where, and when. */
 const deeds: Readonly<Record<AccountEventKind, string>> = {
@@ -12,8 +13,5 @@ const deeds: Readonly<Record<AccountEventKind, string>> = {
 
 /** “Your passphrase was changed on Phone, 3 November 2026, 14:05.” */
 export function sayAccountEvent({ what, device, at }: AccountEvent): string {
-  const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'long', timeStyle: 'short' }).format(
-    new Date(at),
-  )
-  return `${deeds[what]}${device && ` on ${device}`}, ${when.replace(' at ', ', ')}.`
+  return `${deeds[what]}${device && ` on ${device}`}, ${momentWords(at)}.`
 }

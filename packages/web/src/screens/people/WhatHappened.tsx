@@ -1,10 +1,8 @@
 import { useAuditInfiniteQuery } from '../../api/people-api'
 import { Button } from '../../parts/Button'
 import { Trouble } from '../../parts/Trouble'
-import { sayDay } from '../../views/day-words'
-import { today } from '../../views/own-clock'
 import { Section } from '../account/Section'
-import { timeWords } from '../settings/device-words'
+import { momentWords } from '../settings/device-words'
 import { auditWords } from './people-words'
 
 /** What was noted of people, the newest first. */
@@ -17,7 +15,7 @@ export function WhatHappened() {
         {events.map(event => (
           <li key={event.id} className="flex flex-wrap gap-x-4 border-t border-rule py-1.5">
             <time dateTime={event.at} className="w-52 text-sm text-soft tabular-nums">
-              {sayDay(today(new Date(event.at)))}, {timeWords(event.at)}
+              {momentWords(event.at)}
             </time>
             <span className="min-w-0 flex-1 basis-56 wrap-anywhere">{auditWords(event)}</span>
           </li>

@@ -1,7 +1,8 @@
-import { areaOfFront, closedFront, originUnder, printOrigins, printPlaces, toMm } from '@snowdrift/core'
+import { areaOfFront, closedFront, originUnder, toMm, type CuttingPin } from '@snowdrift/core'
 import { useMemo } from 'react'
 import { useCuttingQuery } from '../../api/cutting-api'
 import type { ClothLook } from '../../views/cloth/look'
+import { printOriginsOf } from '../../views/cloth/print-origins-of'
 import type { Planned } from '../../views/planned'
 import { ClosedCover } from './ClosedCover'
 
@@ -23,12 +24,11 @@ export default function PinnedCover({ id, cutting, planned, cloth }: PinnedCover
 /** Where the cloth begins in the picture of the closed cover, in millimetres; undefined where its front is not pinned. */
 function printOfFront(
   id: string,
-  { cover, plan }: Planned,
-  pins: Parameters<typeof printOrigins>[2],
+  planned: Planned,
+  pins: readonly CuttingPin[],
 ): readonly [number, number] | undefined {
-  if (!cover || !plan) return undefined
-  const front = closedFront(plan.strip)
-  const origins = printOrigins({ ...cover, id, pieces: plan.pieces }, printPlaces(plan), pins)
-  const origin = originUnder(origins, areaOfFront(front))
+  if (!planned.plan) return undefined
+  const front = closedFront(planned.plan.strip)
+  const origin = originUnder(printOriginsOf(id, planned, pins), areaOfFront(front))
   return origin && [origin.x - toMm(front.left) + toMm(front.spineSeen), origin.y]
 }

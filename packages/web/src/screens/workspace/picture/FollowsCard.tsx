@@ -1,11 +1,11 @@
 import { dimensionOf, listThings, readingsBehind, type Plan } from '@snowdrift/core'
-import { Popover } from 'radix-ui'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
 import { ReadingList } from '../measure/ReadingList'
 import type { OpenedFollowing } from './opened'
+import { PictureCard } from './PictureCard'
 
 interface FollowsCardProps {
   readonly opened: OpenedFollowing
@@ -24,7 +24,6 @@ export default function FollowsCard({
 }: FollowsCardProps) {
   const cover = useCover()
   const { id, unit, planned } = cover
-  const at = useRef(anchor)
   // What it follows stays the same while one types.
   const [behind] = useState(() => {
     const { cover: read, plan: before } = planned
@@ -33,45 +32,33 @@ export default function FollowsCard({
   const isOne = listThings(cover.file).length === 1
   const length = dimensionOf(plan.strip, dimension)
   return (
-    <Popover.Root open onOpenChange={open => !open && onClose()}>
-      <Popover.Anchor virtualRef={at} />
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={8}
-          collisionPadding={8}
-          aria-label={name}
-          className="z-30 grid max-h-[70vh] w-80 gap-3 overflow-y-auto rounded-md border border-rule bg-surface p-3 shadow-lg"
-          onCloseAutoFocus={event => {
-            event.preventDefault()
-            at.current.focus()
-          }}
-        >
-          <p>
-            <span className="font-medium">{name}</span>
-            {length !== undefined && (
-              <>
-                {' '}
-                <Length value={length} unit={unit} />
-              </>
-            )}
-            <span className="text-soft">
-              {behind.length > 0
-                ? ': it follows what was measured.'
-                : ': it follows from the way of making, and from nothing that is measured.'}
-            </span>
-          </p>
-          {isOne &&
-            behind.map(({ reading }) => (
-              <ReadingList key={reading} measured={cover} thing={0} reading={reading} onFocus={nothing} />
-            ))}
-          {behind.length > 0 && (
-            <Link to={`/covers/${id}/measure`} className="text-thread underline">
-              All that was measured
-            </Link>
+    <PictureCard label={name} anchor={anchor} onClose={onClose}>
+      <div className="grid gap-3">
+        <p>
+          <span className="font-medium">{name}</span>
+          {length !== undefined && (
+            <>
+              {' '}
+              <Length value={length} unit={unit} />
+            </>
           )}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+          <span className="text-soft">
+            {behind.length > 0
+              ? ': it follows what was measured.'
+              : ': it follows from the way of making, and from nothing that is measured.'}
+          </span>
+        </p>
+        {isOne &&
+          behind.map(({ reading }) => (
+            <ReadingList key={reading} measured={cover} thing={0} reading={reading} onFocus={nothing} />
+          ))}
+        {behind.length > 0 && (
+          <Link to={`/covers/${id}/measure`} className="text-thread underline">
+            All that was measured
+          </Link>
+        )}
+      </div>
+    </PictureCard>
   )
 }
 

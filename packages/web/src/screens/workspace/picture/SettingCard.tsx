@@ -7,13 +7,13 @@ import {
   type Length as CoreLength,
   type Plan,
 } from '@snowdrift/core'
-import { Popover } from 'radix-ui'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { Length } from '../../../parts/Length'
 import { LengthField } from '../../../parts/LengthField'
 import { WrittenUnit } from '../../../parts/written-unit'
 import { useCover } from '../cover-context'
 import type { OpenedSetting } from './opened'
+import { PictureCard } from './PictureCard'
 import { useSetLength, type Told } from './use-set-length'
 
 interface SettingCardProps {
@@ -29,7 +29,6 @@ const sizeRange = { min: mm(1), max: mm(3000) }
 export default function SettingCard({ opened, plan, onTold, onClose }: SettingCardProps) {
   const { unit, division } = useCover()
   const setLength = useSetLength()
-  const anchor = useRef(opened.anchor)
   const start = opened.kind === 'size' ? opened.size.size : opened.held.value
   const { held } = opened.kind === 'size' ? opened.size : opened
   const [typed, setTyped] = useState(opened.first || formatLength(start, unit, { bare: true }))
@@ -43,55 +42,45 @@ export default function SettingCard({ opened, plan, onTold, onClose }: SettingCa
     set(text, 'typing')
   }
   return (
-    <Popover.Root open onOpenChange={open => !open && onClose()}>
-      <Popover.Anchor virtualRef={anchor} />
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={8}
-          collisionPadding={8}
-          aria-label={opened.kind === 'size' ? opened.name : held.label}
-          className="z-30 w-72 rounded-md border border-rule bg-surface p-3 shadow-lg"
-          onFocus={event => {
-            if (!(event.target instanceof HTMLInputElement)) return
-            event.target.setSelectionRange(opened.first ? opened.first.length : 0, event.target.value.length)
-          }}
-          onCloseAutoFocus={event => {
-            event.preventDefault()
-            anchor.current.focus()
-          }}
-        >
-          <form
-            className="grid gap-2"
-            onSubmit={event => {
-              event.preventDefault()
-              set(typed, 'typed')
-              onClose()
-            }}
-          >
-            <WrittenUnit value={unit}>
-              <LengthField
-                label={opened.kind === 'size' ? opened.name : held.label}
-                unit={unit}
-                value={typed}
-                division={division}
-                range={opened.kind === 'size' ? sizeRange : held.range}
-                autoFocus
-                enterSends
-                alone
-                onChange={take}
-              />
-            </WrittenUnit>
-            {opened.kind === 'size' && (
-              <p className="text-sm text-soft">
-                By way of “{held.label.toLowerCase()}”. Comes to{' '}
-                <Length value={dimensionOf(plan.strip, opened.size.dimension) ?? start} unit={unit} />, up to
-                the cutting grid.
-              </p>
-            )}
-          </form>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+    <PictureCard
+      label={opened.kind === 'size' ? opened.name : held.label}
+      anchor={opened.anchor}
+      onClose={onClose}
+      onFocus={({ target }) => {
+        if (!(target instanceof HTMLInputElement)) return
+        target.setSelectionRange(opened.first ? opened.first.length : 0, target.value.length)
+      }}
+    >
+      <form
+        className="grid gap-2"
+        onSubmit={event => {
+          event.preventDefault()
+          set(typed, 'typed')
+          onClose()
+        }}
+      >
+        <WrittenUnit value={unit}>
+          <LengthField
+            label={opened.kind === 'size' ? opened.name : held.label}
+            unit={unit}
+            value={typed}
+            division={division}
+            range={opened.kind === 'size' ? sizeRange : held.range}
+            autoFocus
+            enterSends
+            alone
+            onChange={take}
+          />
+        </WrittenUnit>
+        {opened.kind === 'size' && (
+          <p className="text-sm text-soft">
+            By way of “{held.label.toLowerCase()}”. Comes to{' '}
+            <Length value={dimensionOf(plan.strip, opened.size.dimension) ?? start} unit={unit} />, up to the
+            cutting grid.
+          </p>
+        )}
+      </form>
+    </PictureCard>
   )
 }
 
