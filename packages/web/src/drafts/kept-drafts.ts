@@ -137,6 +137,19 @@ export async function listLeftRefs(): Promise<readonly Ref[]> {
   }
 }
 
+/** The other windows that are open and have unsaved work on a row: the device may yet tell one closed a moment ago. */
+export async function listKeepers(ref: Ref): Promise<readonly string[]> {
+  try {
+    const own = await windowName()
+    const alive = await openWindows()
+    return (await listKept(ref)).flatMap(({ window }) =>
+      window !== own && alive?.has(window) ? [window] : [],
+    )
+  } catch {
+    return []
+  }
+}
+
 /** Without a way to know which windows are open, what nobody has touched for a while counts as left. */
 const untouchedMs = 60_000
 

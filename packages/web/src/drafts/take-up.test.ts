@@ -1,7 +1,9 @@
 import { configureStore } from '@reduxjs/toolkit'
 import { expect } from 'chai'
+import { api } from '../api/api.js'
 import { installStandIns, type StandIns } from '../testing/browser-stand-ins.js'
 import { coverBody, coverRef, coverRow } from '../testing/files.js'
+import { useAnswers } from '../testing/use-answers.js'
 import { changeDraft, openDraft } from './draft.js'
 import { changed, draftsSlice, selectDraft, sent, settled, undone } from './drafts-slice.js'
 import { claimLeftDraft, findOwnDraft, keepDraft } from './kept-drafts.js'
@@ -15,7 +17,11 @@ describe('opening a row beside what closed windows left', () => {
   })
 
   const id = coverRef.slice('cover/'.length)
-  const openStore = () => configureStore({ reducer: { drafts: draftsSlice.reducer } })
+  const openStore = () =>
+    configureStore({
+      reducer: { drafts: draftsSlice.reducer, api: api.reducer },
+      middleware: defaults => defaults().concat(api.middleware),
+    })
   type Store = ReturnType<typeof openStore>
   const open = (store: Store, version: number) => store.dispatch(takeUp(coverRef, coverRow(version)))
   const nameIn = (store: Store) => selectDraft(store.getState(), 'cover', id)?.body.file.name
@@ -93,5 +99,44 @@ describe('opening a row beside what closed windows left', () => {
     await opening
     expect(nameIn(store)).to.equal('Mine')
     expect((await claimLeftDraft(coverRef))?.body).to.deep.equal(coverBody({ name: 'Theirs' }))
+  })
+
+  describe('while the other window is open, or still being closed', () => {
+    const asked = useAnswers(path => (path === '/api/here' ? { account: 'home' } : coverRow(1)))
+    const theirs = changeDraft(openDraft(coverRef, coverRow(1)), coverBody({ name: 'Theirs' }), 'name', 0)
+    const keeper = async () => (await listKept(coverRef))[0]?.window ?? ''
+    /** Another window typed, with the server away; this one has the row open and did nothing to it. */
+    async function openBesideIt() {
+      await keepDraft(theirs)
+      device.openWindow()
+      const store = openStore()
+      await open(store, 1)
+      expect(nameIn(store)).to.equal('Weather diary')
+      return store
+    }
+
+    const takenUp = (store: Store) =>
+      new Promise<void>(resolve => {
+        store.subscribe(() => {
+          if (nameIn(store) === 'Theirs') resolve()
+        })
+      })
+
+    it('takes it up as soon as that one is closed, without being asked again', async () => {
+      const store = await openBesideIt()
+      device.closeWindow(await keeper())
+      await takenUp(store)
+      expect(selectDraft(store.getState(), 'cover', id)).to.include({ dirty: true })
+    })
+
+    it('leaves it to that one while it is only loaded again', async () => {
+      const store = await openBesideIt()
+      device.reloadOther(await keeper())
+      await new Promise(resolve => setTimeout(resolve, 3_000))
+      expect(nameIn(store)).to.equal('Weather diary')
+      expect(asked.paths).to.deep.equal([])
+      device.closeWindow(await keeper())
+      await takenUp(store)
+    })
   })
 })

@@ -2,17 +2,19 @@ import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit'
 import { api } from '../api/api'
 import { meetAccount } from '../app/account'
 import { opened, type DraftsState } from './drafts-slice'
-import { claimLeftDraft, findOwnDraft, leaveKeptDraft, listLeftRefs } from './kept-drafts'
+import { claimLeftDraft, findOwnDraft, leaveKeptDraft, listKeepers, listLeftRefs } from './kept-drafts'
 import { takeUndo } from './undo-history'
 import { kindOf, standingOf, type Ref, type Standing } from './kinds'
+import { whenClosed } from './window-name'
 
 type Thunk = ThunkAction<Promise<void>, { readonly drafts: DraftsState }, unknown, UnknownAction>
 
 const taking = new Map<Ref, Promise<void>>()
+const watched = new Set<string>()
 
 /**
  * Opens the draft of a row, with the unsaved work that this device has of it: this window's own from before it was loaded
- * again, else what a closed window left. Work in hand is never replaced: what is found beside it stays where it can be
+ * again, else what a closed window left, now or as soon as it is closed. Work in hand is never replaced: what is found beside it stays where it can be
  * found again.
  */
 export function takeUp(ref: Ref, row: Standing<object>): Thunk {
@@ -25,10 +27,22 @@ export function takeUp(ref: Ref, row: Standing<object>): Thunk {
       if (getState().drafts[ref]?.dirty) {
         if (kept) await leaveKeptDraft(ref, kept)
       } else dispatch(opened({ ref, row, kept, history: held ? undefined : takeUndo(ref) }))
+      for (const window of await listKeepers(ref))
+        if (!watched.has(window)) void dispatch(takeUpAfter(window))
     }
     const work = (taking.get(ref) ?? Promise.resolve()).then(take)
     taking.set(ref, work)
     return work
+  }
+}
+
+/** A window just closed counts as open until the browser has cleared it away, which on a busy machine takes seconds. */
+function takeUpAfter(window: string): Thunk {
+  return async dispatch => {
+    watched.add(window)
+    await whenClosed(window)
+    watched.delete(window)
+    await dispatch(takeUpLeftWork())
   }
 }
 
@@ -43,7 +57,7 @@ export function takeUpLeftWork(): Thunk {
     )
     if (here.data && meetAccount(here.data.account)) return location.reload()
     for (const ref of left) {
-      if (getState().drafts[ref]) continue
+      if (getState().drafts[ref]?.dirty) continue
       const { data, error } = await dispatch(
         api.endpoints.row.initiate(ref, { forceRefetch: true, subscribe: false }),
       )

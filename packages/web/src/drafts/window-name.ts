@@ -20,7 +20,7 @@ export function windowName(): Promise<string> {
 
 async function claimName(): Promise<string> {
   const known = readSession(key)
-  if (known && ((await hold(known)) || (await pause(), await hold(known)))) return known
+  if (known && ((await hold(known)) || (await pause(patienceMs), await hold(known)))) return known
   const name = newId()
   writeSession(key, name)
   await hold(name)
@@ -54,11 +54,23 @@ export async function openWindows(): Promise<ReadonlySet<string> | undefined> {
   }
 }
 
+/** A page that is loaded again holds its name again after this long at the latest. */
+const reloadMs = 2_000
+
+/** Once the window of that name is closed, and not only loaded again; never where that cannot be known. */
+export async function whenClosed(name: string): Promise<void> {
+  do {
+    // Shared, so that all who wait are told at once and nobody keeps the name from the page that is loaded again.
+    await navigator.locks.request(prefix + name, { mode: 'shared' }, () => undefined)
+    await pause(reloadMs)
+  } while ((await openWindows())?.has(name))
+}
+
 /** For tests: another window begins. */
 export function forgetWindowName(): void {
   claimed = undefined
 }
 
-function pause(): Promise<void> {
-  return new Promise(resolve => setTimeout(resolve, patienceMs))
+function pause(ms: number): Promise<void> {
+  return new Promise(resolve => setTimeout(resolve, ms))
 }

@@ -8,12 +8,13 @@ import { forgetWindowName } from '../drafts/window-name.js'
 export interface StandIns {
   readonly local: Map<string, string>
   readonly session: Map<string, string>
-  /** The names of windows that are open. */
-  readonly heldLocks: Set<string>
   /** Another window begins; the one before stays open, and its name with it. */
   readonly openWindow: (options?: { readonly copied: boolean }) => void
   /** The page is loaded again in the same window. */
   readonly reload: () => void
+  /** The same in another window: for a moment nobody holds its name. */
+  readonly reloadOther: (name: string) => void
+  readonly closeWindow: (name: string) => void
   readonly closeAllWindows: () => void
   /** Every write to the device fails from now on: `QuotaExceededError` for a full one. */
   readonly breakDevice: (name: string) => void
@@ -30,24 +31,28 @@ export async function installStandIns(): Promise<StandIns> {
   await closeKept()
   forgetWindowName()
   const [local, session] = [new Map<string, string>(), new Map<string, string>()]
-  const heldLocks = new Set<string>()
+  const locks = makeLocks()
   define('localStorage', storageOver(local))
   define('sessionStorage', storageOver(session))
   defineDatabases()
-  define('navigator', { locks: locksOver(heldLocks) })
+  define('navigator', { locks })
   return {
     local,
     session,
-    heldLocks,
     openWindow: ({ copied } = { copied: false }) => {
       if (!copied) session.clear()
       forgetWindowName()
     },
     reload: () => {
-      heldLocks.delete(lockPrefix + (session.get('snowdrift.window') ?? ''))
+      locks.letGo(lockPrefix + (session.get('snowdrift.window') ?? ''))
       forgetWindowName()
     },
-    closeAllWindows: () => heldLocks.clear(),
+    reloadOther: name => {
+      locks.letGo(lockPrefix + name)
+      locks.held.add(lockPrefix + name)
+    },
+    closeWindow: name => locks.letGo(lockPrefix + name),
+    closeAllWindows: () => locks.letGoAll(),
     breakDevice: name => {
       const fail = () => {
         throw new DOMException('No', name)
@@ -63,9 +68,27 @@ function defineDatabases(): void {
   define('indexedDB', new IDBFactory())
 }
 
-function locksOver(held: Set<string>) {
+/** Who holds a lock holds it until the window is gone; who waits for one only wants to know when that is. */
+function makeLocks() {
+  const held = new Set<string>()
+  const waiting = new Map<string, (() => void)[]>()
+  const letGo = (name: string) => {
+    held.delete(name)
+    for (const tell of waiting.get(name) ?? []) tell()
+    waiting.delete(name)
+  }
   return {
-    request: (name: string, _options: object, work: (lock: object | null) => unknown) => {
+    held,
+    letGo,
+    letGoAll: () => {
+      for (const name of [...held]) letGo(name)
+    },
+    request: (name: string, { mode }: LockOptions, work: (lock: object | null) => unknown) => {
+      if (mode === 'shared')
+        return new Promise<void>(resolve => {
+          if (held.has(name)) waiting.set(name, [...(waiting.get(name) ?? []), resolve])
+          else resolve()
+        })
       if (held.has(name)) return Promise.resolve(work(null))
       held.add(name)
       void work({ name })
