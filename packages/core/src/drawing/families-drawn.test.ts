@@ -167,11 +167,11 @@ describe('a strip turned over', () => {
     if (!flap) throw new Error('No pocket on the strip')
     const inside = turnOver(plan.strip)
     const pocket = inside.shapes.find(({ name }) => name === 'Patch pocket')
-    // flap 80 deep from the fore-edge at the left as seen from inside. On the strip the pocket's left edge stands
-    // 80 − 5 − 60 = 15 from the seam, as its piece is seen from its right side; folded in, 15 from the fore-edge.
+    // opened out the flap lies right of its seam, and 5 from that is 5 from its left edge; folded in and seen from inside,
+    // the seam is the fore-edge at the left, and its left edge still
     const fold = plan.strip.panels.slice(0, -1).reduce((sum, { width }) => add(sum, width), zero)
-    expect(toMm(subtract(flap.at[0], fold))).to.equal(15)
-    expect(pocket && toMm(pocket.at[0])).to.equal(15)
+    expect(toMm(subtract(flap.at[0], fold))).to.equal(5)
+    expect(pocket && toMm(pocket.at[0])).to.equal(5)
     expect(pocket?.width).to.equal(mm(60))
   })
 

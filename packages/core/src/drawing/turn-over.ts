@@ -1,4 +1,5 @@
 import {
+  foldingFlaps,
   placePanels,
   type Face,
   type Strip,
@@ -14,8 +15,7 @@ import { add, longest, scale, shortest, subtract, zero, type Length } from '../l
  */
 export function turnOver(strip: Strip): Strip {
   const placed = placePanels(strip.panels)
-  const wrapsOver = placed.some(({ kind }) => kind === 'fore-edge')
-  const folded = wrapsOver ? [] : placed.filter(({ kind }) => kind === 'flap')
+  const folded = foldingFlaps(strip.panels)
   const body = placed.filter(panel => !folded.includes(panel))
   const [first, last] = [body.at(0), body.at(-1)]
   if (!first || !last) return strip
@@ -78,8 +78,8 @@ function hangsFree({ kind, face }: StripLine): boolean {
 
 /** The strip with its flaps opened out: what sits on a flap is seen from outside, too. */
 export function openOut(strip: Strip): Strip {
-  const flaps = placePanels(strip.panels).filter(({ kind }) => kind === 'flap')
-  if (flaps.length === 0 || strip.panels.some(({ kind }) => kind === 'fore-edge')) return strip
+  const flaps = foldingFlaps(strip.panels)
+  if (flaps.length === 0) return strip
   const onFlap = (from: Length, to: Length) =>
     flaps.some(({ x, width }) => Math.min(from, to) >= x - 1 && Math.max(from, to) <= x + width + 1)
   const seen = <Thing extends { readonly face?: Face }>(thing: Thing, from: Length, to: Length): Thing =>

@@ -111,7 +111,7 @@ function describeCollision(first: NamedFootprint, second: NamedFootprint): reado
   const along = clearing(first, second, 1)
   const over = shortest(overlap(first, second, 0), overlap(first, second, 1))
   const sideways = across.clear <= along.clear
-  const seen = first.face === 'inside' ? (across.way === 0 ? 1 : 0) : across.way
+  const seen = isMirrored(first) ? (across.way === 0 ? 1 : 0) : across.way
   const data: FindingData['extras-collide'] = {
     first: first.name,
     second: second.name,
@@ -120,6 +120,10 @@ function describeCollision(first: NamedFootprint, second: NamedFootprint): reado
     way: sideways ? ways.x[seen] : ways.y[along.way],
   }
   return findingWhen(true, 'extras-collide', `extra:${second.index}`, data)
+}
+
+function isMirrored({ face, within }: Footprint): boolean {
+  return within?.mirrored ?? face === 'inside'
 }
 
 /** How far two lie over each other along an axis; below nought where they stand apart. */

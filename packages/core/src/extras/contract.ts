@@ -35,11 +35,21 @@ export interface ExtraJob<Options> extends ExtraBrief<Options> {
   readonly about: Subject
 }
 
+/** A piece or a panel on the strip that carries something. */
+export interface Ground extends Omit<StripArea, 'piece'> {
+  readonly name: string
+  readonly face: Face
+  /** The piece itself, or what a panel is part of: a flap, or the walls of the cover. */
+  readonly piece?: string
+  /** Its right side is the strip's other one: what is left as one sees it lies to the right on the strip. */
+  readonly mirrored: boolean
+}
+
 /** The ground that an extra takes on one face of the cover; two on the same ground collide. */
 export interface Footprint extends Omit<StripArea, 'piece'> {
   readonly face: Face
   /** What it sits on, as far as it may reach. */
-  readonly within?: Omit<StripArea, 'piece'> & { readonly name: string; readonly piece?: string }
+  readonly within?: Ground
   /** It may run over folds without harm. */
   readonly crossesFolds?: boolean
   /** It is caught in, or sewn close to, a long edge, where the turning opening must not be. */

@@ -1,19 +1,22 @@
 import { expect } from 'chai'
 import fc from 'fast-check'
-import { plainStrip, type StripLine } from '../families/strip.js'
-import { familyFile, planFrom } from '../file/testing/cover-files.js'
+import { placePanels, plainStrip, totalWidth, type Face, type StripLine } from '../families/strip.js'
+import { layFor } from '../drawing/turn-over.js'
+import { familyFile, metricFile, planFrom } from '../file/testing/cover-files.js'
 import { mm, toMm, zero, type Length } from '../length/length.js'
 import { checkPlaces, type NamedFootprint } from './check-places.js'
-import { findGround, footprintOn, placeOn, type Ground } from './place.js'
+import type { Ground } from './contract.js'
+import { findGround, footprintOn, placeOn } from './place.js'
 
 const outside: Ground = {
   name: 'outer',
   face: 'outside',
+  mirrored: false,
   at: [mm(10), mm(20)],
   width: mm(200),
   height: mm(100),
 }
-const inside: Ground = { ...outside, name: 'lining', face: 'inside' }
+const inside: Ground = { ...outside, name: 'lining', face: 'inside', mirrored: true }
 const size = { width: mm(40), height: mm(30) }
 
 describe('a place on its ground', () => {
@@ -56,6 +59,44 @@ describe('the ground of a piece', () => {
       'inside',
       'inside',
     ])
+  })
+})
+
+describe('a place on a flap', () => {
+  const on = (flap: string, x: string) =>
+    planFrom(
+      metricFile({
+        options: { flapDepth: '70' },
+        extras: [{ type: 'patch', on: flap, x, width: '20', height: '40' }],
+      }),
+    )
+  const leftIn = (flap: string, face: Face) => {
+    const { strip, placed } = on(flap, '10')
+    expect(toMm(placed[0]?.x ?? zero)).to.equal(10)
+    return toMm(layFor(strip, face).shapes.find(({ piece }) => piece === 'patch')?.at[0] ?? zero)
+  }
+
+  it('is counted from the left as its right side is seen, opened out and folded in', () => {
+    const { strip } = on('front-flap', '10')
+    const whole = toMm(totalWidth(strip.panels))
+    // opened out the flaps lie at 0 to 70 and at the last 70
+    expect(leftIn('back-flap', 'outside')).to.equal(10)
+    expect(leftIn('front-flap', 'outside')).to.equal(whole - 70 + 10)
+    // folded in and turned over, the front flap lies at 0 to 70, that of the back at the last 70 of the body
+    expect(leftIn('front-flap', 'inside')).to.equal(10)
+    expect(leftIn('back-flap', 'inside')).to.be.closeTo(whole - 3 * 70 + 10, 1e-9)
+  })
+
+  it('is counted from the other side of the strip where the end wraps over the front, and its inside is seen', () => {
+    const wrap = planFrom(
+      familyFile('soft-wrap', {
+        extras: [{ type: 'patch', on: 'flap', x: '5 mm', width: '20 mm', height: '20 mm' }],
+      }),
+    )
+    const flap = placePanels(wrap.strip.panels).find(({ id }) => id === 'flap')
+    const end = toMm(flap?.x ?? zero) + toMm(flap?.width ?? zero)
+    const patch = wrap.strip.shapes.find(({ piece }) => piece === 'patch')
+    expect(toMm(patch?.at[0] ?? zero)).to.be.closeTo(end - 5 - 20, 0.01)
   })
 })
 

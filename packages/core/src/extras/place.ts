@@ -1,9 +1,16 @@
 import { lengthOption, textOption } from '../families/option-fields.js'
 import type { FamilyPlan } from '../families/contract.js'
-import { placePanels, totalWidth, type Face, type StripArea, type StripPoint } from '../families/strip.js'
+import {
+  foldingFlaps,
+  placePanels,
+  totalWidth,
+  type Face,
+  type Strip,
+  type StripPoint,
+} from '../families/strip.js'
 import { add, mm, scale, subtract, zero, type Length } from '../length/length.js'
 import type { Unit } from '../length/unit.js'
-import type { Footprint } from './contract.js'
+import type { Footprint, Ground } from './contract.js'
 import { placeLabels, type Place } from './place-keys.js'
 
 /** The options that say where an extra sits; every cover file may carry them, whether or not they move it. */
@@ -20,14 +27,6 @@ export function placeOptions(unit: Unit) {
     }),
     y: lengthOption(unit, range, { label: placeLabels.y, help: 'From the lower edge of that piece.' }),
   }
-}
-
-/** The ground of a piece on the strip. On the inside, left and right are seen mirrored. */
-export interface Ground extends Omit<StripArea, 'piece'> {
-  readonly name: string
-  readonly face: Face
-  /** The piece itself, or what a panel is part of: a flap, or the walls of the cover. */
-  readonly piece?: string
 }
 
 /**
@@ -53,7 +52,14 @@ function groundOfPiece({ pieces, strip }: FamilyPlan, id: string): Ground | unde
   const name = piece.id.replaceAll('-', ' ')
   const flap = placePanels(strip.panels).findLast(({ kind }) => kind === 'flap')
   if (piece.part === 'flap' && flap)
-    return { name, piece: id, face: 'inside', at: [flap.x, zero], width: flap.width, height: strip.height }
+    return {
+      ...faceOfFlap(strip),
+      name,
+      piece: id,
+      at: [flap.x, zero],
+      width: flap.width,
+      height: strip.height,
+    }
   const face = piece.role === 'outer' ? 'outside' : 'inside'
   const area = [...strip.cutPieces, ...strip.areas, ...strip.shapes].findLast(
     known => known.piece === piece.id,
@@ -63,7 +69,12 @@ function groundOfPiece({ pieces, strip }: FamilyPlan, id: string): Ground | unde
     width: totalWidth(strip.panels),
     height: strip.height,
   }
-  return { name, piece: id, face, at, width, height }
+  return { name, piece: id, face, mirrored: face === 'inside', at, width, height }
+}
+
+/** A flap shows its right side inside once it is folded in; opened out on the strip that side is up. */
+function faceOfFlap({ panels }: Strip): Pick<Ground, 'face' | 'mirrored'> {
+  return { face: 'inside', mirrored: foldingFlaps(panels).length === 0 }
 }
 
 function groundOfPanel({ strip, pieces }: FamilyPlan, id: string, face: Face): Ground | undefined {
@@ -74,7 +85,7 @@ function groundOfPanel({ strip, pieces }: FamilyPlan, id: string, face: Face): G
   return {
     ...(flap && { piece: flap.id }),
     name,
-    face: kind === 'flap' ? 'inside' : face,
+    ...(kind === 'flap' ? faceOfFlap(strip) : { face, mirrored: face === 'inside' }),
     at: [x, zero],
     width,
     height: strip.height,
@@ -95,7 +106,7 @@ export function placeOn(
 ): StripPoint {
   const left = x ?? subtract(scale(ground.width, usual[0]), scale(width, 1 / 2))
   const low = y ?? subtract(scale(ground.height, usual[1]), scale(height, 1 / 2))
-  const fromLeft = ground.face === 'inside' ? subtract(subtract(ground.width, left), width) : left
+  const fromLeft = ground.mirrored ? subtract(subtract(ground.width, left), width) : left
   return [add(ground.at[0], fromLeft), add(ground.at[1], subtract(subtract(ground.height, low), height))]
 }
 

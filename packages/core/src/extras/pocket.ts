@@ -9,9 +9,9 @@ import { layerOf, outerOf, type Stack } from '../material/layer.js'
 import type { Notion } from '../piece/notion.js'
 import type { Piece } from '../piece/piece.js'
 import { because, twice, type Reason } from '../piece/reason.js'
-import { extraPlan, type ExtraBrief, type ExtraJob, type ExtraPlan } from './contract.js'
+import { extraPlan, type ExtraBrief, type ExtraJob, type ExtraPlan, type Ground } from './contract.js'
 import { type Place } from './place-keys.js'
-import { findGround, footprintOn, placeOn, placeOptions, type Ground, type Size } from './place.js'
+import { findGround, footprintOn, placeOn, placeOptions, type Size } from './place.js'
 
 export interface PocketOptions extends Place {
   readonly width?: Length | undefined

@@ -11,7 +11,8 @@ import {
   pieceOf,
   planFrom,
 } from '../file/testing/cover-files.js'
-import { toJsonMm, toMm } from '../length/length.js'
+import { placePanels } from '../families/strip.js'
+import { toJsonMm, toMm, type Length } from '../length/length.js'
 
 const withPocket = (extra: TypedExtra, changes: Partial<CoverFile> = {}) =>
   planFrom(familyFile('slip-cover', { extras: [extra], ...changes }))
@@ -145,19 +146,22 @@ describe('where a pocket sits', () => {
     ).to.deep.equal(['flap', 5, 20, 50, 60])
   })
 
-  it('is seen mirrored on the strip where the piece lies inside', () => {
-    const plan = planFrom(
-      familyFile('slip-cover', {
-        extras: [
-          { type: 'pocket-patch', on: 'flap', width: '50 mm', height: '60 mm', x: '5 mm', y: '20 mm' },
-        ],
-      }),
-    )
-    const [shape] = plan.strip.shapes
-    const flapStart = plan.strip.panels.slice(0, -1).reduce((sum, { width }) => sum + width, 0)
-    // 80 − 5 − 50 = 25 from the seam
-    expect(shape && toJsonMm((shape.at[0] - flapStart) as never)).to.equal(25)
-    expect(shape?.face).to.equal('inside')
+  it('is seen mirrored on the strip where it lies inside, but not on a flap that is opened out', () => {
+    const left = (on: string) => {
+      const size = { width: '50 mm', height: '60 mm' }
+      const plan = planFrom(
+        familyFile('slip-cover', { extras: [{ type: 'pocket-patch', on, ...size, x: '5 mm', y: '20 mm' }] }),
+      )
+      const [shape] = plan.strip.shapes
+      const panel = placePanels(plan.strip.panels).find(({ id }) => id === on)
+      expect(shape?.face).to.equal('inside')
+      return shape && panel && [shape.at[0] - panel.x, panel.width].map(ticks => toJsonMm(ticks as Length))
+    }
+    // 5 from the fold, whichever side of the flap one sees
+    expect(left('front-flap')?.[0]).to.equal(5)
+    // inside the front the fore-edge is left as one sees it, and right on the strip
+    const [at = 0, width = 0] = left('front') ?? []
+    expect(at).to.be.closeTo(width - 5 - 50, 0.001)
   })
 
   it('is left or right: two pockets on two flaps never collide', () => {

@@ -112,6 +112,12 @@ export function placePanels(panels: readonly Panel[]): readonly PlacedPanel[] {
   return known
 }
 
+/** The flaps that fold in over their boards; an end that wraps over the front stays opened out. */
+export function foldingFlaps(panels: readonly Panel[]): readonly PlacedPanel[] {
+  const placed = placePanels(panels)
+  return placed.some(({ kind }) => kind === 'fore-edge') ? [] : placed.filter(({ kind }) => kind === 'flap')
+}
+
 function placeInTurn(panels: readonly Panel[]): readonly PlacedPanel[] {
   let x = zero
   return panels.map(panel => {

@@ -35,7 +35,7 @@ export function placesOf({ footprints }: ExtraPlan, extra: number): readonly Pla
           face,
           ...(ground.piece !== undefined && { piece: ground.piece }),
         },
-        x: face === 'inside' ? subtract(subtract(ground.width, left), width) : left,
+        x: ground.mirrored ? subtract(subtract(ground.width, left), width) : left,
         y: subtract(subtract(ground.height, subtract(at[1], ground.at[1])), height),
         width,
         height,

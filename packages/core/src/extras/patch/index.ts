@@ -6,9 +6,9 @@ import { mm, type Length } from '../../length/length.js'
 import { customary } from '../../length/unit.js'
 import { because, twice } from '../../piece/reason.js'
 import { sideRoundedUp } from '../../piece/side.js'
-import { defineExtra, extraPlan, type ExtraJob } from '../contract.js'
+import { defineExtra, extraPlan, type ExtraJob, type Ground } from '../contract.js'
 import { type Place, anyPlace } from '../place-keys.js'
-import { findGround, footprintOn, placeOn, placeOptions, type Ground } from '../place.js'
+import { findGround, footprintOn, placeOn, placeOptions } from '../place.js'
 
 interface PatchOptions extends Place {
   readonly width?: Length | undefined
