@@ -11,12 +11,14 @@ describe('the picture as the place to work', function () {
   let page: Page
   let ledger = ''
   let botany = ''
+  let planner = ''
   useSite(async opened => {
     site = opened
     page = await site.visit('/')
     await see(page, 'Hut ledger, with ties')
     ledger = await addressOf(page, 'Hut ledger, with ties')
     botany = await addressOf(page, 'Botany journal on elastic')
+    planner = await addressOf(page, 'Rota planner, zipped')
   })
 
   const told = '[aria-label="What was set"]'
@@ -162,6 +164,96 @@ describe('the picture as the place to work', function () {
     expect(await page.evaluate(() => document.activeElement?.getAttribute('data-pull'))).to.equal(
       'option.turningOpening',
     )
+  })
+
+  describe('what was added', () => {
+    const grip = '.pulls:not(.opacity-0) [data-carry="0"]'
+    const place = async () => {
+      await page.waitForSelector(grip)
+      const label = await page.$eval(grip, element => element.getAttribute('aria-label') ?? '')
+      const plain = label.replaceAll('\u2044', '/').replace(/\s+/g, ' ')
+      return /: (.*) from the left, (.*) from below/.exec(plain)?.slice(1) ?? []
+    }
+    const middle = () =>
+      page.$eval(`${grip} .pull-stroke`, stroke => {
+        const { x, y, width, height } = stroke.getBoundingClientRect()
+        return [x + width / 2, y + height / 2] as const
+      })
+    const carryBy = async (right: number, down: number) => {
+      await page.waitForSelector(grip)
+      const [x, y] = await middle()
+      await page.mouse.move(x, y)
+      await page.mouse.down()
+      await page.mouse.move(x + right / 2, y + down / 2, { steps: 3 })
+      await page.mouse.move(x + right, y + down, { steps: 3 })
+      return [x + right, y + down] as const
+    }
+    const usual = ['3 1/8 in', '2 5/16 in']
+
+    before(async () => {
+      await page.goto(`${site.address()}${planner}/make-up`)
+      await press(page, 'Inside')
+      expect(await place()).to.deep.equal(usual)
+    })
+
+    it('is carried to another place, drawn to its middle, and stays under the hand', async () => {
+      const scale = await page.$eval(`${picture} svg.drawing`, svg => svg.getScreenCTM()?.a ?? 0)
+      // up by 1 in and the width of a thread to the left: it is drawn back to the middle
+      const hand = await carryBy(-scale, -25.4 * scale)
+      await see(page, 'Divided pocket: 3 1/8 in from the left, 3 5/16 in from below', told)
+      await page.mouse.up()
+      expect(await place()).to.deep.equal(['3 1/8 in', '3 5/16 in'])
+      const [, y] = await middle()
+      expect(y).to.be.closeTo(hand[1], 2)
+      await undo(page)
+      expect(await place()).to.deep.equal(usual)
+    })
+
+    it('goes no further than what it sits on, and says so', async () => {
+      await carryBy(-900, 0)
+      await see(page, /Divided pocket: 0 in .*No further: that is where the front ends/, told)
+      await page.keyboard.press('Escape')
+      await page.mouse.up()
+      expect(await place()).to.deep.equal(usual)
+    })
+
+    it('goes by the arrow keys, and is typed where it lies', async () => {
+      await page.$eval(grip, element => (element as SVGElement).focus())
+      await page.keyboard.press('ArrowRight')
+      await page.keyboard.press('ArrowUp')
+      await see(page, 'Divided pocket: 3 3/16 in from the left, 2 3/8 in from below', told)
+      await page.keyboard.press('Enter')
+      await page.waitForFunction(() => document.activeElement?.matches('[data-length-field]'))
+      expect(await axe(page)).to.deep.equal([])
+      await page.keyboard.type('1 1/2')
+      await page.keyboard.press('Tab')
+      await page.keyboard.type('2')
+      await page.keyboard.press('Enter')
+      await page.waitForSelector('[role="dialog"]', { hidden: true })
+      expect(await place()).to.deep.equal(['1 1/2 in', '2 in'])
+      expect(await page.evaluate(() => document.activeElement?.getAttribute('data-carry'))).to.equal('0')
+    })
+
+    it('at an edge is pulled along that', async () => {
+      await page.goto(`${site.address()}${ledger}/make-up`)
+      const tie = '[data-pull="extra.0.y"][role="slider"]'
+      await page.waitForSelector(tie)
+      const low = () => page.$eval(tie, element => Number(element.getAttribute('aria-valuenow')))
+      const before = await low()
+      await page.$eval(tie, element => (element as SVGElement).focus())
+      await page.keyboard.press('PageDown')
+      await see(page, /Pair of ties: from below: \d/, told)
+      await page.waitForFunction(
+        (selector: string, most: number) =>
+          Number(document.querySelector(selector)?.getAttribute('aria-valuenow')) < most,
+        {},
+        tie,
+        before - 12,
+      )
+      // eight sixteenths, onto a mark of the tape
+      expect(await low()).to.be.closeTo(before - 12.7, 0.9)
+      await undo(page)
+    })
   })
 
   it('axe finds nothing while a size is being typed', async () => {

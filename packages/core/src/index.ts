@@ -28,7 +28,6 @@ export {
   settingsInUnit,
   settingsOf,
   settingsRow,
-  type SettingField,
   type SettingsBody,
   type SettingsRow,
 } from './api/settings.js'
@@ -300,7 +299,6 @@ export {
   noLongerThere,
   noProgress,
   type Progress,
-  type StepMark,
 } from './make/progress.js'
 export {
   archiveFormat,
@@ -315,7 +313,6 @@ export {
   type ArchiveManifest,
   type ArchiveNews,
   type ArchiveReport,
-  type ArchiveTaken,
   type StandingChoice,
 } from './api/archive.js'
 export {
@@ -358,13 +355,7 @@ export { formatMoment, parseMoment, type ReadMoment } from './file/moment.js'
 export { schedule, schedules, type Schedule, type ScheduledItem } from './make/schedule/schedule.js'
 export type { Moment, ScheduleRequest, WorkSession, WorkToDo } from './make/schedule/request.js'
 export { alike, clothOf } from './material/cut-from.js'
-export {
-  drawTechnique,
-  techniques,
-  techniquesFor,
-  type Technique,
-  type TechniqueId,
-} from './make/technique-cards.js'
+export { drawTechnique, techniques, techniquesFor, type TechniqueId } from './make/technique-cards.js'
 export { checkReach } from './make/reach.js'
 export {
   askOpening,
@@ -391,7 +382,8 @@ export {
 } from './reckon/holds/holds.js'
 export { pullTo, settingFor, type Pulled, type Stop } from './reckon/holds/pull-to.js'
 export { amountRange, easeRange, panelRange } from './file/sizing-schema.js'
-export { withSetting, type Setting } from './reckon/holds/setting.js'
+export { withSetting } from './reckon/holds/setting.js'
+export { carry, type Carried, type Carry } from './reckon/holds/carries.js'
 export { readingsBehind } from './reckon/holds/readings-behind.js'
 export { dimensionOf, type Dimension } from './drawing/strip-dimensions.js'
 export { foldCover } from './folded/fold-cover.js'

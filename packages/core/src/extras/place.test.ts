@@ -2,7 +2,7 @@ import { expect } from 'chai'
 import fc from 'fast-check'
 import { placePanels, plainStrip, totalWidth, type Face, type StripLine } from '../families/strip.js'
 import { layFor } from '../drawing/turn-over.js'
-import { familyFile, metricFile, planFrom } from '../file/testing/cover-files.js'
+import { everyReading, familyFile, metricFile, planFrom } from '../file/testing/cover-files.js'
 import { mm, toMm, zero, type Length } from '../length/length.js'
 import { checkPlaces, type NamedFootprint } from './check-places.js'
 import type { Ground } from './contract.js'
@@ -51,6 +51,26 @@ describe('the ground of a piece', () => {
     const piece = plan.pieces.find(({ id }) => id === 'outer')
     expect([outer?.width, outer?.height]).to.deep.equal([piece?.width.cut, piece?.height.cut])
     expect(findGround(plan, 'flap', [])?.width).to.equal(mm(80))
+  })
+
+  it('of a lining is the part of the cover that it makes: the body between flaps, the whole strip, one wall', () => {
+    const ground = (family: string) => {
+      const { strip, ...rest } = planFrom(familyFile(family, { object: everyReading }))
+      const lining = findGround({ strip, ...rest }, 'lining', [])
+      const widths = strip.panels.map(({ width }) => toMm(width))
+      const sum = (from: number, to?: number) => widths.slice(from, to).reduce((all, one) => all + one, 0)
+      return { at: toMm(lining?.at[0] ?? zero), width: toMm(lining?.width ?? zero), sum }
+    }
+    // flaps of 80 fold in over a lining that is as large as the body
+    const slipped = ground('slip-cover')
+    expect(slipped.at).to.equal(80)
+    expect(slipped.width).to.be.closeTo(slipped.sum(1, -1), 0.01)
+    // the lining of a turned flap turns with it
+    const turned = ground('turned-flap-cover')
+    expect([turned.at, turned.width]).to.deep.equal([0, turned.sum(0)])
+    // one wall of two, that of the front
+    const pouch = ground('zip-pouch')
+    expect([pouch.at, pouch.width]).to.deep.equal([pouch.sum(0, 1), pouch.sum(1)])
   })
 
   it('lies inside, but for the outer cloth', () => {

@@ -8,7 +8,8 @@ import {
   type Strip,
   type StripPoint,
 } from '../families/strip.js'
-import { add, mm, scale, subtract, zero, type Length } from '../length/length.js'
+import { absolute, add, mm, scale, subtract, zero, type Length } from '../length/length.js'
+import type { Piece } from '../piece/piece.js'
 import type { Unit } from '../length/unit.js'
 import type { Footprint, Ground } from './contract.js'
 import { placeLabels, type Place } from './place-keys.js'
@@ -64,12 +65,28 @@ function groundOfPiece({ pieces, strip }: FamilyPlan, id: string): Ground | unde
   const area = [...strip.cutPieces, ...strip.areas, ...strip.shapes].findLast(
     known => known.piece === piece.id,
   )
-  const { at, width, height } = area ?? {
-    at: [zero, zero],
-    width: totalWidth(strip.panels),
-    height: strip.height,
-  }
+  const { at, width, height } = area ?? partFor(piece, strip)
   return { name, piece: id, face, mirrored: face === 'inside', at, width, height }
+}
+
+/** The part of the finished strip that a piece makes: all of it, its body, or one wall, whichever it is cut most like. */
+function partFor(
+  { width: { cut } }: Piece,
+  { panels, height }: Strip,
+): Pick<Ground, 'at' | 'width' | 'height'> {
+  const placed = placePanels(panels)
+  const flaps = foldingFlaps(panels)
+  const walls = placed.filter(({ kind }) => kind === 'wall')
+  const parts = [placed, placed.filter(panel => !flaps.includes(panel)), walls.slice(-1)].flatMap(part => {
+    const [first] = part
+    return first ? [{ at: [first.x, zero] as const, width: totalWidth(part), height }] : []
+  })
+  const unlike = (part: { readonly width: Length }) => absolute(subtract(part.width, cut))
+  const [whole, ...others] = parts
+  return others.reduce(
+    (best, part) => (unlike(part) < unlike(best) ? part : best),
+    whole ?? { at: [zero, zero], width: zero, height },
+  )
 }
 
 /** A flap shows its right side inside once it is folded in; opened out on the strip that side is up. */

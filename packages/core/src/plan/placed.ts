@@ -1,5 +1,6 @@
 import type { ExtraPlan } from '../extras/contract.js'
-import type { Face, Strip } from '../families/strip.js'
+import type { PlaceKey } from '../extras/place-keys.js'
+import type { Face, Strip, StripPoint } from '../families/strip.js'
 import { subtract, type Length } from '../length/length.js'
 
 /** An extra on its piece, seen from the right side: its lower left corner from that of the piece. */
@@ -16,12 +17,20 @@ export interface PlacedExtra {
   }
   readonly x: Length
   readonly y: Length
+  /** Where it lies on the strip. */
+  readonly at: StripPoint
+  /** Which of the two can be set. */
+  readonly moves: readonly ('x' | 'y')[]
   readonly width: Length
   readonly height: Length
 }
 
-/** The first footprint that has ground of its own. */
-export function placesOf({ footprints }: ExtraPlan, extra: number): readonly PlacedExtra[] {
+/** The first footprint that has ground of its own; `heeded` is what moves the extra on this cover. */
+export function placesOf(
+  { footprints }: ExtraPlan,
+  extra: number,
+  heeded: readonly PlaceKey[],
+): readonly PlacedExtra[] {
   return footprints.slice(0, 1).flatMap(({ at, width, height, face, within: ground }) => {
     if (!ground) return []
     const left = subtract(at[0], ground.at[0])
@@ -37,6 +46,8 @@ export function placesOf({ footprints }: ExtraPlan, extra: number): readonly Pla
         },
         x: ground.mirrored ? subtract(subtract(ground.width, left), width) : left,
         y: subtract(subtract(ground.height, subtract(at[1], ground.at[1])), height),
+        at,
+        moves: heeded.flatMap(key => (key === 'on' ? [] : [key])),
         width,
         height,
       },

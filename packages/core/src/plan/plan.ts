@@ -1,4 +1,5 @@
 import type { ExtraPlan, SizeNote } from '../extras/contract.js'
+import type { PlaceKey } from '../extras/place-keys.js'
 import type { FamilyOptions, FamilyPlan, Job, Reckoning } from '../families/contract.js'
 import { settleMakeUp, type Settled } from '../families/recipe.js'
 import type { Cover } from '../file/cover.js'
@@ -77,7 +78,7 @@ function planAs(cover: Cover, reckoning: Reckoning): Plan {
     ...made,
     pieces: pieces.map(({ piece }) => piece).filter(isCuttable),
     extraPieces: broughtBy(pieces.map(({ piece, index }) => [piece.id, index])),
-    placed: added.flatMap((extra, index) => (extra ? placesOf(extra, index) : [])),
+    placed: added.flatMap((extra, index) => (extra ? placesOf(extra, index, heededBy(cover, index)) : [])),
     notes: added.flatMap((entry, extra) => (entry?.notes ?? []).map(note => ({ ...note, extra }))),
     notions: notions.map(({ notion }) => notion),
     extraNotions: broughtBy(notions.map(({ notion, index }) => [notion.id, index])),
@@ -97,6 +98,11 @@ function planAs(cover: Cover, reckoning: Reckoning): Plan {
       ...pieces.flatMap(({ piece }) => checkPiece(piece)),
     ],
   }
+}
+
+/** What moves an extra on this cover. */
+function heededBy({ extras, family }: Cover, index: number): readonly PlaceKey[] {
+  return extras[index]?.extra.places(family.traits) ?? []
 }
 
 /** What an extra brought, and which. */

@@ -5,6 +5,7 @@ import type { Cover } from '../../file/cover.js'
 import type { Face, StripPoint } from '../../families/strip.js'
 import { add, scale, subtract, type Length } from '../../length/length.js'
 import type { Plan } from '../../plan/plan.js'
+import { findCarries, type Carry } from './carries.js'
 import { probe, type Probe } from './probe.js'
 import { listSettable, type Setting } from './setting.js'
 import { middleOf, type EdgeOf, type StripEdge } from './strip-edges.js'
@@ -39,6 +40,7 @@ export interface SettableSize {
 export interface Holds {
   readonly pulls: readonly Pull[]
   readonly sizes: readonly SettableSize[]
+  readonly carries: readonly Carry[]
 }
 
 /**
@@ -56,6 +58,7 @@ export function findHolds(cover: Cover, planned: Plan, face: Face): Holds {
       planned.strip,
     ),
     sizes: sizesOf(planned, shown),
+    carries: findCarries(cover, planned, face),
   }
 }
 

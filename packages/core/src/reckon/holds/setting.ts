@@ -2,6 +2,7 @@ import type { Cover } from '../../file/cover.js'
 import type { CoverFile } from '../../file/cover-schema.js'
 import { amountRange, easeRange, panelRange, seamRange } from '../../file/sizing-schema.js'
 import { listOptionFields, type OptionField } from '../../families/option-fields.js'
+import { totalWidth } from '../../families/strip.js'
 import { placeKeys } from '../../extras/place-keys.js'
 import { mm, ofTicks, zero, type Length } from '../../length/length.js'
 import type { LengthRange } from '../../length/length-input.js'
@@ -58,20 +59,40 @@ export function listSettable(cover: Cover, planned: Plan): readonly Settable[] {
           },
         ]
       : []),
-    ...cover.extras.flatMap(({ extra, options }, index) =>
-      lengthsAmong(listOptionFields(extra.options(cover.unit)))
-        .filter(({ key }) => !places.has(key))
+    ...cover.extras.flatMap(({ extra, options }, index) => {
+      const along = edgesFor(cover, planned, index)
+      return lengthsAmong(listOptionFields(extra.options(cover.unit)))
+        .filter(({ key }) => !places.has(key) || key in along)
         .map(({ key, label, range }) => ({
           setting: { kind: 'extra', extra: index, key } as const,
           label: `${extra.words.name}: ${label.toLowerCase()}`,
-          range,
+          range: along[key] ? { min: zero, max: along[key] } : range,
           ...valueIn(options, key),
-        })),
-    ),
+        }))
+    }),
   ]
 }
 
 const places: ReadonlySet<string> = new Set(placeKeys)
+
+/**
+ * What moves an extra that sits at an edge, and how long that edge is. What lies on ground of its own is carried about
+ * there instead (`findCarries`).
+ */
+function edgesFor(
+  { extras, family }: Cover,
+  { placed, strip }: Plan,
+  index: number,
+): Readonly<Record<string, Length>> {
+  if (placed.some(({ extra }) => extra === index)) return {}
+  const wall = strip.panels.find(({ kind }) => kind === 'wall')
+  const edges: Readonly<Record<string, Length>> = {
+    x: wall?.width ?? totalWidth(strip.panels),
+    y: strip.height,
+  }
+  const heeded: readonly string[] = extras[index]?.extra.places(family.traits) ?? []
+  return Object.fromEntries(Object.entries(edges).filter(([key]) => heeded.includes(key)))
+}
 
 function lengthsAmong(fields: readonly (readonly [string, OptionField])[]) {
   return fields.flatMap(([key, field]) =>

@@ -16,6 +16,7 @@ import { FindingNote } from '../../../parts/FindingNote'
 import { OptionFields } from '../../../parts/OptionFields'
 import { findingsAbout, useCover } from '../cover-context'
 import { useEffects } from '../use-effects'
+import { placeInFile } from '../picture/place-in-file'
 import { splitPlaceFields } from './place-fields'
 import { PlacePicture } from './PlacePicture'
 
@@ -75,7 +76,9 @@ export function ExtraCard({ index, typed, onChange, onRemove }: ExtraCardProps) 
       <PlacePicture
         name={extra.words.name}
         index={index}
-        onPlace={(x, y, key) => onChange(`extra.${index}.${key}`, { ...typed, x, y })}
+        onPlace={(carried, key) =>
+          placed && change(`extra.${index}.${key}`, current => placeInFile(current, placed, carried, unit))
+        }
       />
       {form(own)}
       {place.length > 0 && (

@@ -7,30 +7,25 @@ import {
   type DragEndEvent,
 } from '@dnd-kit/core'
 import {
-  add,
-  clamp,
+  carry,
   formatLength,
-  longest,
   mm,
-  roundTo,
-  scale,
-  subtract,
   svgNumber,
   toMm,
-  zero,
+  type Carried,
   type Length,
   type PlacedExtra,
   type Unit,
 } from '@snowdrift/core'
 import type { KeyboardEvent } from 'react'
 import { useCover } from '../cover-context'
-import { snap } from './snap'
+import { carriedByKey } from '../picture/carried-by-key'
 
 interface PlacePictureProps {
   readonly name: string
   readonly index: number
-  /** From the left and from below of its piece, as seen from its right side; `key` groups moves into one undo step. */
-  readonly onPlace: (x: string, y: string, key: string) => void
+  /** `key` groups moves into one undo step. */
+  readonly onPlace: (carried: Carried, key: string) => void
 }
 
 const wide = 230
@@ -46,31 +41,15 @@ export function PlacePicture({ name, index, onPlace }: PlacePictureProps) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 3 } }))
   if (!placed) return null
   const pixels = Math.min(wide / toMm(placed.ground.width), tall / toMm(placed.ground.height))
-  const move = (dx: Length, dy: Length, key: string, snapping: boolean) => {
-    const x = snap(
-      within(add(placed.x, dx), subtract(placed.ground.width, placed.width)),
-      placed.width,
-      placed.ground.width,
-      snapping,
-    )
-    const y = snap(
-      within(add(placed.y, dy), subtract(placed.ground.height, placed.height)),
-      placed.height,
-      placed.ground.height,
-      snapping,
-    )
-    onPlace(typedPlace(x, unit), typedPlace(y, unit), key)
+  const onDragEnd = ({ delta }: DragEndEvent) => {
+    const by = { right: mm(delta.x / pixels), up: mm(-delta.y / pixels) }
+    onPlace(carry(placed, by, { by: 'hand', division, unit }), `place.${Date.now()}`)
   }
-  const onDragEnd = ({ delta }: DragEndEvent) =>
-    move(mm(delta.x / pixels), mm(-delta.y / pixels), `place.${Date.now()}`, true)
   const onKeyDown = (event: KeyboardEvent) => {
-    const step = keySteps[event.key]
-    if (!step) return
+    const by = carriedByKey(event, division)
+    if (!by) return
     event.preventDefault()
-    const length = scale(division, event.shiftKey ? 8 : 1)
-    const onMark = (from: Length, steps: number) =>
-      steps === 0 ? zero : add(subtract(roundTo(from, division), from), scale(length, steps))
-    move(onMark(placed.x, step[0]), onMark(placed.y, step[1]), 'place', false)
+    onPlace(carry(placed, by, { by: 'keys', division, unit }), 'place')
   }
   return (
     <DndContext sensors={sensors} onDragEnd={onDragEnd}>
@@ -83,13 +62,6 @@ export function PlacePicture({ name, index, onPlace }: PlacePictureProps) {
       </figure>
     </DndContext>
   )
-}
-
-const keySteps: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
 }
 
 interface GroundProps {
@@ -126,13 +98,4 @@ function Ground({ placed, name, pixels, unit, onKeyDown }: GroundProps) {
       />
     </div>
   )
-}
-
-function typedPlace(length: Length, unit: Unit): string {
-  return formatLength(length, unit, { finest: 64 })
-}
-
-/** From the edge to where the other edge is met. */
-function within(place: Length, most: Length): Length {
-  return clamp(place, zero, longest(zero, most))
 }

@@ -1,9 +1,9 @@
-import { describeFinding, sayProperly, severityIn, type Finding, type Plan } from '@snowdrift/core'
+import { describeFinding, sayProperly, severityIn, type Finding, type Plan, type Unit } from '@snowdrift/core'
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
 import { useCover } from '../cover-context'
 import { ClothNeeded } from '../make-up/ClothNeeded'
-import type { Told } from './use-set-length'
+import type { Told, ToldPlace } from './told'
 
 interface PullBubbleProps {
   readonly told: Told
@@ -15,7 +15,7 @@ interface PullBubbleProps {
 /** What a change in the picture comes to: the setting, the cloth, what stops it or speaks against it. */
 export function PullBubble({ told, plan, before }: PullBubbleProps) {
   const { planned, unit } = useCover()
-  const { held, length, stop } = told
+  const stop = told.kind === 'length' ? told.stop : undefined
   const trouble = stop?.kind === 'finding' ? stop.finding : newTrouble(before.findings, plan.findings)
   return (
     <div
@@ -25,7 +25,15 @@ export function PullBubble({ told, plan, before }: PullBubbleProps) {
     >
       <p className="flex flex-wrap justify-center gap-x-3">
         <span className="font-semibold">
-          {held.label}: <Length value={length} unit={unit} />
+          {told.kind === 'length' ? (
+            <>
+              {told.held.label}: <Length value={told.length} unit={unit} />
+            </>
+          ) : (
+            <>
+              {told.carry.name}: <PlaceWords told={told} unit={unit} />
+            </>
+          )}
         </span>
         {planned.cover && planned.plan && (
           <span className="text-soft">
@@ -36,6 +44,9 @@ export function PullBubble({ told, plan, before }: PullBubbleProps) {
       {stop?.kind === 'range' && (
         <p className="text-caution">No further: that is the end of what can be set.</p>
       )}
+      {told.kind === 'place' && told.isStopped && (
+        <p className="text-caution">No further: that is where the {told.carry.placed.ground.name} ends.</p>
+      )}
       {trouble && (
         <p className={severityIn(trouble) === 'error' ? 'text-bad' : 'text-caution'}>
           {stop && 'No further: '}
@@ -44,6 +55,16 @@ export function PullBubble({ told, plan, before }: PullBubbleProps) {
       )}
     </div>
   )
+}
+
+function PlaceWords({ told, unit }: { readonly told: ToldPlace; readonly unit: Unit }) {
+  const { moves } = told.carry.placed
+  return moves.map((key, index) => (
+    <span key={key}>
+      {index > 0 && ', '}
+      <Length value={told[key]} unit={unit} /> {key === 'x' ? 'from the left' : 'from below'}
+    </span>
+  ))
 }
 
 /** The gravest that was not said before. */

@@ -4,7 +4,7 @@ import type { Opened } from './opened'
 import { PullHandle } from './PullHandle'
 import { edgeMoved } from './pull-length'
 import { settingKey } from './setting-key'
-import type { Told } from './use-set-length'
+import type { Told } from './told'
 import { usePulling } from './use-pulling'
 
 interface PullHandlesProps {
@@ -42,7 +42,7 @@ export function PullHandles({ frame, face, holds, isStale, inHand, told, ...on }
           pull={pull}
           isReached={reached.has(pull)}
           isInHand={inHand !== undefined}
-          by={inHand && told ? edgeMoved(pull, told.length) : 0}
+          by={inHand && told?.kind === 'length' ? edgeMoved(pull, told.length) : 0}
           long={toMm(frame.height) / 16}
           {...pulling(pull)}
         />

@@ -14,7 +14,8 @@ import { WrittenUnit } from '../../../parts/written-unit'
 import { useCover } from '../cover-context'
 import type { OpenedSetting } from './opened'
 import { PictureCard } from './PictureCard'
-import { useSetLength, type Told } from './use-set-length'
+import type { Told } from './told'
+import { useSetLength } from './use-set-length'
 
 interface SettingCardProps {
   readonly opened: OpenedSetting

@@ -20,7 +20,8 @@ import { holdsOf } from './holds-of'
 import type { Opened } from './opened'
 import { marksOf } from './pull-length'
 import { nameSize } from './size-names'
-import { useSetLength, type Told } from './use-set-length'
+import type { Told } from './told'
+import { useSetLength } from './use-set-length'
 
 interface SizeControlsProps {
   readonly drawing: Drawing

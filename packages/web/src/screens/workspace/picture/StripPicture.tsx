@@ -10,16 +10,18 @@ import {
 } from '@snowdrift/core'
 import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react'
 import { DrawingView, type DrawingFrame } from '../../../views/DrawingView'
+import { CarryHandles } from './CarryHandles'
 import { PullBubble } from './PullBubble'
 import { PullHandles } from './PullHandles'
 import { SizeControls } from './SizeControls'
 import type { Opened } from './opened'
 import { useHolds } from './use-holds'
-import type { Told } from './use-set-length'
+import type { Told } from './told'
 
 const loadCard = () => import('./SettingCard')
 const SettingCard = lazy(loadCard)
 const FollowsCard = lazy(() => import('./FollowsCard'))
+const CarryCard = lazy(() => import('./CarryCard'))
 
 interface StripPictureProps {
   readonly drawing: Drawing
@@ -84,6 +86,13 @@ export function StripPicture({ drawing, plan, face, textScale, onPick }: StripPi
         onOpen={open}
         onTold={setTold}
       />
+      <CarryHandles
+        frame={inHand?.frame ?? drawing}
+        carries={inHand ? [] : holds.carries}
+        isStale={!isFresh}
+        onOpen={open}
+        onTold={setTold}
+      />
       <PullHandles
         frame={inHand?.frame ?? drawing}
         face={face}
@@ -99,20 +108,30 @@ export function StripPicture({ drawing, plan, face, textScale, onPick }: StripPi
       {told && <PullBubble told={told} plan={plan} before={calm} />}
       {opened && (
         <Suspense>
-          {opened.kind === 'following' ? (
-            <FollowsCard
-              key={opened.dimension}
-              opened={opened}
-              plan={plan}
-              onClose={() => setOpened(undefined)}
-            />
-          ) : (
-            <SettingCard opened={opened} plan={plan} onTold={setTold} onClose={() => setOpened(undefined)} />
-          )}
+          <OpenedCard opened={opened} plan={plan} onTold={setTold} onClose={() => setOpened(undefined)} />
         </Suspense>
       )}
     </div>
   )
+}
+
+interface OpenedCardProps {
+  readonly opened: Opened
+  readonly plan: Plan
+  readonly onTold: (told: Told | undefined) => void
+  readonly onClose: () => void
+}
+
+function OpenedCard({ opened, ...on }: OpenedCardProps) {
+  switch (opened.kind) {
+    case 'following':
+      return <FollowsCard key={opened.dimension} opened={opened} plan={on.plan} onClose={on.onClose} />
+    case 'carry':
+      return <CarryCard opened={opened} onTold={on.onTold} onClose={on.onClose} />
+    case 'size':
+    case 'setting':
+      return <SettingCard opened={opened} {...on} />
+  }
 }
 
 /** The frame of the start, moved along with the point that is to stay where it is. */

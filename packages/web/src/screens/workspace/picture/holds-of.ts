@@ -1,7 +1,7 @@
 import { findHolds, type Face, type Holds, type Plan } from '@snowdrift/core'
 import type { Planned } from '../../../views/planned'
 
-const none: Holds = { pulls: [], sizes: [] }
+const none: Holds = { pulls: [], sizes: [], carries: [] }
 const known = new WeakMap<Plan, Map<Face, Holds>>()
 
 /** Where the flat cover can be taken hold of from one face; looked for once for each plan. Some milliseconds. */

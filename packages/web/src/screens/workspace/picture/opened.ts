@@ -1,4 +1,4 @@
-import type { Dimension, Held, SettableSize } from '@snowdrift/core'
+import type { Carry, Dimension, Held, SettableSize } from '@snowdrift/core'
 
 interface Place {
   /** Where in the picture. */
@@ -14,6 +14,12 @@ export interface OpenedFollowing extends Place {
   readonly name: string
 }
 
+/** Something that can be carried about. */
+export interface OpenedCarry extends Place {
+  readonly kind: 'carry'
+  readonly carry: Carry
+}
+
 /** A size that is written there, or the setting behind an edge. */
 export type OpenedSetting = Place &
   (
@@ -22,4 +28,4 @@ export type OpenedSetting = Place &
   )
 
 /** What was opened in the picture, to be typed, or to be told of. */
-export type Opened = OpenedSetting | OpenedFollowing
+export type Opened = OpenedSetting | OpenedFollowing | OpenedCarry

@@ -19,7 +19,7 @@ export function useHolds(face: Face): { readonly holds: Holds; readonly isFresh:
   }>({
     plan: undefined,
     face,
-    holds: { pulls: [], sizes: [] },
+    holds: { pulls: [], sizes: [], carries: [] },
   })
   const isFresh = found.plan === planned.plan && found.face === face
   useEffect(() => {

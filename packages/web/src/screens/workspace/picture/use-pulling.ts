@@ -5,7 +5,8 @@ import { holdsOf } from './holds-of'
 import type { Opened } from './opened'
 import { marksOf, pulledLength } from './pull-length'
 import { settingKey } from './setting-key'
-import { keyOf, useSetLength, type Told } from './use-set-length'
+import type { Told } from './told'
+import { keyOf, useSetLength } from './use-set-length'
 
 interface OnPulling {
   readonly onTake: (pull: Pull) => void
@@ -60,7 +61,7 @@ export function usePulling(face: Face, { onTake, onLetGo, onOpen, onTold }: OnPu
     if (current.isMoved) {
       const { held } = current.pull
       putFileBack(keyOf(held, current.since))
-      onTold({ held, length: held.value })
+      onTold({ kind: 'length', held, length: held.value })
     }
     onLetGo()
   }

@@ -1,22 +1,9 @@
-import {
-  formatLength,
-  inches,
-  mm,
-  pullTo,
-  withSetting,
-  type Held,
-  type Length,
-  type Pulled,
-} from '@snowdrift/core'
+import { formatLength, inches, mm, pullTo, withSetting, type Held, type Length } from '@snowdrift/core'
 import { useCallback } from 'react'
 import { whileHeld } from '../../../drafts/draft'
 import { useCover } from '../cover-context'
 import { settingKey } from './setting-key'
-
-/** What a setting came to that was changed in the picture. */
-export interface Told extends Pulled {
-  readonly held: Held
-}
+import type { ToldLength } from './told'
 
 /**
  * How a length was set: on the marks of the tape; typed, as finely as lengths are said; or still being typed, when what
@@ -36,7 +23,7 @@ export function useSetLength(): (
   wanted: Length,
   how: HowSet,
   heldSince?: number,
-) => Told | undefined {
+) => ToldLength | undefined {
   const { planned, unit, division, change } = useCover()
   return useCallback(
     (held, wanted, how, heldSince) => {
@@ -47,7 +34,7 @@ export function useSetLength(): (
       if (how === 'typing' && pulled.stop) return undefined
       const typed = formatLength(pulled.length, unit)
       change(keyOf(held, heldSince), file => withSetting(file, held.setting, typed))
-      return { ...pulled, held }
+      return { ...pulled, kind: 'length', held }
     },
     [planned, unit, division, change],
   )
