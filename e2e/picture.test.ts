@@ -283,4 +283,34 @@ describe('the picture as the place to work', function () {
     expect(await sizeOf('panel:front-flap', held)).to.equal('4 1/2 in')
     await held.browserContext().close()
   })
+
+  it('has edges pulled and what was added carried by a thumb, and the page stays where it is', async () => {
+    const held = await site.visit(`${planner}/make-up`, { ...phone, touch: true })
+    await press(held, 'Inside')
+    const drag = async (grip: string, right: number, down: number) => {
+      await held.waitForSelector(`.pulls:not(.opacity-0) ${grip}`)
+      const [x, y] = await held.$eval(`${grip} .pull-stroke`, stroke => {
+        const box = stroke.getBoundingClientRect()
+        return [box.x + box.width / 2, box.y + box.height / 2] as const
+      })
+      const thumb = await held.touchscreen.touchStart(x, y)
+      for (let step = 1; step <= 8; step++) await thumb.move(x + (right * step) / 8, y + (down * step) / 8)
+      return thumb
+    }
+    // a finger that pans the page lets go of what it has
+    const carrying = await drag('[data-carry]', 4, 16)
+    await held.waitForSelector('[data-carry].in-hand')
+    // from 2 5/16: 16 pixels are more than an inch, and less than two
+    await see(held, /Divided pocket: .* from the left, (1 )?\d\/\d+ in from below/, told)
+    await carrying.end()
+    await held.waitForSelector('[data-carry].in-hand', { hidden: true })
+    await undo(held)
+    const pulling = await drag('[data-pull="sizing.easeHeight"]', 8, -12)
+    await held.waitForSelector('[data-pull="sizing.easeHeight"].in-hand')
+    await see(held, /Ease to aim at, in height: [1-9]/, told)
+    await pulling.end()
+    await undo(held)
+    expect(await held.evaluate(() => scrollY)).to.equal(0)
+    await held.browserContext().close()
+  })
 })

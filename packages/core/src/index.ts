@@ -186,7 +186,7 @@ export {
   type Length,
 } from './length/length.js'
 export { parseLength } from './length/parse.js'
-export { customary, defaultTapeDivision, oneOf, units, type Unit } from './length/unit.js'
+export { customary, defaultTapeDivision, finestSaid, oneOf, units, type Unit } from './length/unit.js'
 export { typicalMaterials, type TypedMaterial } from './file/typical-materials.js'
 export { namePiece } from './extras/name-piece.js'
 export { pressedThickness, prints, type Stiffness } from './material/material.js'
@@ -383,7 +383,7 @@ export {
 export { pullTo, settingFor, type Pulled, type Stop } from './reckon/holds/pull-to.js'
 export { amountRange, easeRange, panelRange } from './file/sizing-schema.js'
 export { withSetting } from './reckon/holds/setting.js'
-export { carry, type Carried, type Carry } from './reckon/holds/carries.js'
+export { carry, farthest, type Carried, type Carry } from './reckon/holds/carries.js'
 export { readingsBehind } from './reckon/holds/readings-behind.js'
 export { dimensionOf, type Dimension } from './drawing/strip-dimensions.js'
 export { foldCover } from './folded/fold-cover.js'

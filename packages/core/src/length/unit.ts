@@ -21,6 +21,11 @@ export function defaultTapeDivision(unit: Unit): Length {
   return unit === 'in' ? inches(1 / 16) : mm(1)
 }
 
+/** As finely as lengths are said: 1/64 in, or 0.1 mm. */
+export function finestSaid(unit: Unit): Length {
+  return unit === 'in' ? inches(1 / 64) : mm(1 / 10)
+}
+
 const metricTwins: ReadonlyMap<number, number> = new Map([
   [1 / 16, 1.5],
   [1 / 8, 3],

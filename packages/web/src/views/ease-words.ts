@@ -1,4 +1,13 @@
-import { easeStepMm, formatLength, inches, mm, toMm, type Length, type Unit } from '@snowdrift/core'
+import {
+  easeStepMm,
+  finestSaid,
+  formatLength,
+  inches,
+  mm,
+  toMm,
+  type Length,
+  type Unit,
+} from '@snowdrift/core'
 
 /** The finest step that an ease is aimed at in, in millimetres: 1/32 in, or half a millimetre. */
 export function easeStep(unit: Unit): number {
@@ -17,7 +26,7 @@ export function typeEase(millimetres: number, unit: Unit): string {
 
 /** An uncertainty: to 1/64 in, 0.1 mm or 0.01 cm, and never as nothing. */
 export function saySpread(spread: Length, unit: Unit): string {
-  const least = unit === 'in' ? inches(1 / 64) : mm(0.1)
+  const least = finestSaid(unit)
   if (spread > 0 && spread < least / 2) return `under ${formatLength(least, unit, { style: 'proper' })}`
   return formatLength(spread, unit, { style: 'proper', finest: 64 })
 }

@@ -5,7 +5,7 @@ import { coverFrom, metricFile, planFrom } from '../../file/testing/cover-files.
 import { layFor } from '../../drawing/turn-over.js'
 import { mm, toMm, zero } from '../../length/length.js'
 import { plan } from '../../plan/plan.js'
-import { carry, findCarries } from './carries.js'
+import { carry, farthest, findCarries } from './carries.js'
 import { setOn } from './setting.js'
 
 const file = (on: string, more: object = {}): CoverFile =>
@@ -101,6 +101,16 @@ describe('carrying', () => {
     expect(to(-11, 0)).to.deep.equal([0, 20, true])
     expect(to(0, 181)).to.deep.equal([10, 200, true])
     expect(to(120, 180)).to.deep.equal([130, 200, false])
+  })
+
+  it('never reaches over the edge by what cannot be said', () => {
+    // 160.27 − 30 is 130.27: said as 130.2, not as 130.3; in inches 5 8/64 (130.175), not 5 9/64
+    const odd = { ...placed, ground: { ...placed.ground, width: mm(160.27) } }
+    expect(to(500, 0, {}, odd)[0]).to.equal(130.2)
+    expect(to(500, 0, { by: 'hand' }, odd)[0]).to.equal(130.2)
+    expect(to(500, 0, { unit: 'in' }, odd)[0]).to.be.closeTo(130.175, 1 / 320)
+    expect(toMm(farthest(odd, 'x', 'mm'))).to.equal(130.2)
+    expect(farthest({ ...odd, width: mm(200) }, 'x', 'mm')).to.equal(zero)
   })
 
   it('is drawn to middles and edges in the hand, not by keys', () => {

@@ -1,8 +1,17 @@
 import { isHidden, layFor } from '../../drawing/turn-over.js'
 import type { Cover } from '../../file/cover.js'
 import type { Face, StripPoint } from '../../families/strip.js'
-import { add, clamp, longest, roundTo, subtract, zero, type Length } from '../../length/length.js'
-import { customary, type Unit } from '../../length/unit.js'
+import {
+  add,
+  clamp,
+  longest,
+  roundDownTo,
+  roundTo,
+  subtract,
+  zero,
+  type Length,
+} from '../../length/length.js'
+import { customary, finestSaid, type Unit } from '../../length/unit.js'
 import type { PlacedExtra } from '../../plan/placed.js'
 import type { Plan } from '../../plan/plan.js'
 import { drawTo } from './draw-to.js'
@@ -42,6 +51,19 @@ export interface Carried {
   readonly isStopped: boolean
 }
 
+/** The furthest place of something on its ground, along one of the two: as it can be said, and never over the edge. */
+export function farthest(
+  { ground, width, height }: Pick<PlacedExtra, 'ground' | 'width' | 'height'>,
+  key: 'x' | 'y',
+  unit: Unit,
+): Length {
+  return key === 'x' ? reach(ground.width, width, unit) : reach(ground.height, height, unit)
+}
+
+function reach(room: Length, size: Length, unit: Unit): Length {
+  return longest(zero, roundDownTo(subtract(room, size), finestSaid(unit)))
+}
+
 export interface Carrying {
   /** By hand it is drawn to edges and middles when it comes near; by keys it goes from mark to mark. */
   readonly by: 'hand' | 'keys'
@@ -62,9 +84,11 @@ export function carry(
   const along = (key: 'x' | 'y', from: Length, far: Length, size: Length, room: Length) => {
     if (far === 0 || !moves.includes(key)) return { to: from, isStopped: false }
     const wanted = roundTo(add(from, far), division)
-    const to = clamp(wanted, zero, longest(zero, subtract(room, size)))
+    const end = reach(room, size, unit)
+    const to = clamp(wanted, zero, end)
     const isStopped = to !== wanted
-    return { to: by === 'hand' ? drawTo(to, { size, room, inset: customary(1 / 2, unit) }) : to, isStopped }
+    if (by === 'keys') return { to, isStopped }
+    return { to: clamp(drawTo(to, { size, room, inset: customary(1 / 2, unit) }), zero, end), isStopped }
   }
   const across = along('x', x, right, width, ground.width)
   const upwards = along('y', y, up, height, ground.height)

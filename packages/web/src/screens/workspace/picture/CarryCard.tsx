@@ -1,4 +1,4 @@
-import { formatLength, parseLength, subtract, zero, type PlacedExtra } from '@snowdrift/core'
+import { farthest, formatLength, parseLength, zero, type PlacedExtra } from '@snowdrift/core'
 import { useState } from 'react'
 import { LengthField } from '../../../parts/LengthField'
 import { WrittenUnit } from '../../../parts/written-unit'
@@ -60,7 +60,7 @@ export default function CarryCard({ opened, onTold, onClose }: CarryCardProps) {
               unit={unit}
               value={typed[key]}
               division={division}
-              range={{ min: zero, max: roomOf(placed, key) }}
+              range={{ min: zero, max: farthest(placed, key, unit) }}
               autoFocus={index === 0}
               enterSends={index === placed.moves.length - 1}
               alone
@@ -78,9 +78,4 @@ export default function CarryCard({ opened, onTold, onClose }: CarryCardProps) {
 /** As typed, however fine: nothing draws it anywhere. */
 function typedOn(placed: PlacedExtra, key: 'x' | 'y', length: PlacedExtra['x']) {
   return { x: placed.x, y: placed.y, [key]: length, isStopped: false }
-}
-
-function roomOf({ ground, width, height }: PlacedExtra, key: 'x' | 'y') {
-  const left = key === 'x' ? subtract(ground.width, width) : subtract(ground.height, height)
-  return left > zero ? left : zero
 }

@@ -44,7 +44,7 @@ export function CarryHandles({ frame, carries, isStale, ...on }: CarryHandlesPro
             {...carrying(carry)}
           >
             <title>{`${name}: carry it about`}</title>
-            <path className="pull-room" d={cross} />
+            <path className="carry-room" d={cross} />
             <path className="pull-ground" d={cross} />
             <path className="pull-stroke" d={cross} />
           </g>

@@ -21,7 +21,7 @@ export function PullBubble({ told, plan, before }: PullBubbleProps) {
     <div
       role="status"
       aria-label="What was set"
-      className="pointer-events-none absolute top-0 left-1/2 z-20 w-max max-w-full -translate-x-1/2 rounded-md border border-rule bg-surface px-3 py-1.5 text-sm shadow"
+      className="pointer-events-none absolute top-0 left-1/2 max-sm:top-auto max-sm:bottom-0 z-20 w-max max-w-full -translate-x-1/2 rounded-md border border-rule bg-surface px-3 py-1.5 text-sm shadow"
     >
       <p className="flex flex-wrap justify-center gap-x-3">
         <span className="font-semibold">

@@ -86,13 +86,6 @@ export function StripPicture({ drawing, plan, face, textScale, onPick }: StripPi
         onOpen={open}
         onTold={setTold}
       />
-      <CarryHandles
-        frame={inHand?.frame ?? drawing}
-        carries={inHand ? [] : holds.carries}
-        isStale={!isFresh}
-        onOpen={open}
-        onTold={setTold}
-      />
       <PullHandles
         frame={inHand?.frame ?? drawing}
         face={face}
@@ -102,6 +95,14 @@ export function StripPicture({ drawing, plan, face, textScale, onPick }: StripPi
         told={told}
         onTake={take}
         onLetGo={letGo}
+        onOpen={open}
+        onTold={setTold}
+      />
+      {/* Above the edges: of a small pocket the middle is all that is left to take it by. */}
+      <CarryHandles
+        frame={inHand?.frame ?? drawing}
+        carries={inHand ? [] : holds.carries}
+        isStale={!isFresh}
         onOpen={open}
         onTold={setTold}
       />

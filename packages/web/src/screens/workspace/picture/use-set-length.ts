@@ -1,4 +1,4 @@
-import { formatLength, inches, mm, pullTo, withSetting, type Held, type Length } from '@snowdrift/core'
+import { finestSaid, formatLength, pullTo, withSetting, type Held, type Length } from '@snowdrift/core'
 import { useCallback } from 'react'
 import { whileHeld } from '../../../drafts/draft'
 import { useCover } from '../cover-context'
@@ -29,8 +29,7 @@ export function useSetLength(): (
     (held, wanted, how, heldSince) => {
       const { cover, plan } = planned
       if (!cover || !plan) return undefined
-      const finest = unit === 'in' ? inches(1 / 64) : mm(1 / 10)
-      const pulled = pullTo(cover, plan, held, wanted, how === 'marked' ? division : finest)
+      const pulled = pullTo(cover, plan, held, wanted, how === 'marked' ? division : finestSaid(unit))
       if (how === 'typing' && pulled.stop) return undefined
       const typed = formatLength(pulled.length, unit)
       change(keyOf(held, heldSince), file => withSetting(file, held.setting, typed))
