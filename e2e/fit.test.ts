@@ -117,6 +117,33 @@ describe('will it fit', function () {
     expect(await textOf(page, '[data-piece="outer"]')).not.to.contain('trial piece')
   })
 
+  it('makes one step of what one hold of the slider did, however long it rested', async () => {
+    await page.goto(`${site.address()}${cover}/fit`)
+    const thumb = await find(page, 'Ease in height')
+    const said = () =>
+      page.$eval('[aria-label="Ease in height"]', part => part.getAttribute('aria-valuetext'))
+    const before = await said()
+    const box = await thumb.boundingBox()
+    if (!box) throw new Error('The slider is nowhere')
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+    await page.mouse.move(x, y)
+    await page.mouse.down()
+    await page.mouse.move(x + 40, y, { steps: 4 })
+    const resting = await said()
+    // longer than a pause in typing
+    await new Promise(resolve => setTimeout(resolve, 1600))
+    await page.mouse.move(x + 80, y, { steps: 4 })
+    await page.mouse.up()
+    expect(new Set([before, resting, await said()]).size).to.equal(3)
+    await undo(page)
+    await page.waitForFunction(
+      (was: string | null) =>
+        document.querySelector('[aria-label="Ease in height"]')?.getAttribute('aria-valuetext') === was,
+      {},
+      before,
+    )
+  })
+
   it('asks for another reading where it pays most, and counts it at once', async () => {
     await page.goto(`${site.address()}${cover}/fit`)
     const thumb = await find(page, 'Ease in height')

@@ -88,6 +88,26 @@ describe('what of a cloth shows on a cover', function () {
     await page.waitForSelector('[data-modal]', { hidden: true })
   })
 
+  it('is drawn to where it shows right by a hand that comes near', async () => {
+    await openLayout()
+    await openShowing()
+    await press(page, 'Put it there')
+    const box = await (await page.waitForSelector('[data-showing]'))?.boundingBox()
+    if (!box) throw new Error('The picture is not on the screen')
+    const where = await textOf(page, '#showing-where')
+    const slide = async (by: number) => {
+      await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+      await page.mouse.down()
+      await page.mouse.move(box.x + box.width / 2 + by, box.y + box.height / 2 - by, { steps: 4 })
+      await page.mouse.up()
+      return textOf(page, '#showing-where')
+    }
+    expect(await slide(2)).to.equal(where)
+    expect(await slide(40)).to.not.equal(where)
+    await page.keyboard.press('Escape')
+    await page.waitForSelector('[data-showing]', { hidden: true })
+  })
+
   it('is put in the middle of the front, and the piece stays there', async () => {
     await openLayout()
     await openShowing()

@@ -3,7 +3,15 @@ import fc from 'fast-check'
 import type { ClothMark } from '../api/stash.js'
 import { inches, toInches, type Length } from '../length/length.js'
 import type { PrintWindow } from './print-places.js'
-import { cornerToShow, cutOffOf, marksOnPart, overEdges, standings, usualStanding } from './showing.js'
+import {
+  cornerToShow,
+  cutOffOf,
+  drawnToMarks,
+  marksOnPart,
+  overEdges,
+  standings,
+  usualStanding,
+} from './showing.js'
 
 /** In inches: from the corner of the piece. */
 const front: PrintWindow = { name: 'Front', x: inches(8), y: inches(1), width: inches(6), height: inches(9) }
@@ -41,6 +49,24 @@ describe('what of a cloth is shown', () => {
         expect(toInches(after.y) - toInches(before.y)).to.be.closeTo(2 * by, 1e-3)
       }),
     )
+  })
+
+  it('draws the hand to where it stands right, each way by itself, when that is near', () => {
+    const at = (x: number, y: number, marks: readonly ClothMark[]) =>
+      inInches(drawnToMarks({ x: inches(x), y: inches(y) }, [front], marks))
+    // the hut in the middle at 11, 26; left at 12, right at 10; head at 29, foot at 23. 4 mm are 0.157 in
+    expect(at(11.125, 27, [hut])).to.deep.equal({ x: 11, y: 27 })
+    expect(at(9.875, 22.875, [hut])).to.deep.equal({ x: 10, y: 23 })
+    expect(at(11.25, 26.25, [hut])).to.deep.equal({ x: 11.25, y: 26.25 })
+    // a border across the cloth at 40 to 43: its foot on the window’s at 43 − 10 = 33; its ends do not count
+    const border = mark('border', 0, 40, 28, 3)
+    expect(at(3.125, 33.125, [border])).to.deep.equal({ x: 3.125, y: 33 })
+    // a fold down the cloth at 20: in the middle of the window where 20.05 − 11 = 9.05
+    const fold = mark('fold', 20, 0, 0.1, 40)
+    const drawnTo = drawnToMarks({ x: inches(9), y: inches(5) }, [front], [fold])
+    expect(toInches(drawnTo.x)).to.be.closeTo(9.05, 1e-3)
+    expect(drawnTo.y).to.equal(inches(5))
+    expect(at(11.125, 27, [])).to.deep.equal({ x: 11.125, y: 27 })
   })
 
   it('is a motif in the middle, a border along the edge that it runs to, a fold where the piece is folded', () => {

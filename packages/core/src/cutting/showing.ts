@@ -1,5 +1,15 @@
 import type { ClothMark } from '../api/stash.js'
-import { add, longest, ofTicks, shortest, subtract, zero, type Length } from '../length/length.js'
+import {
+  absolute,
+  add,
+  longest,
+  mm,
+  ofTicks,
+  shortest,
+  subtract,
+  zero,
+  type Length,
+} from '../length/length.js'
 import type { Part } from '../nest/cut-order.js'
 import type { CoverToCut, GroupPiece } from './group.js'
 import type { PrintWindow } from './print-places.js'
@@ -47,6 +57,39 @@ export function cornerToShow(window: PrintWindow, mark: ClothMark, standing: Sta
     case 'right':
       return corner(mark.x + mark.width - window.x - window.width, middleY)
   }
+}
+
+/** So near the hand is drawn to where a mark stands right. */
+const near = mm(4)
+const across: readonly Standing[] = ['left', 'middle', 'right']
+const along: readonly Standing[] = ['head', 'middle', 'foot']
+
+/**
+ * The corner of a piece that is slid over its cloth, drawn, each way by itself, to where a mark stands in the middle of a
+ * window or along its edge, when that is near. Of a border or a fold only the way across it counts: it goes on along itself.
+ */
+export function drawnToMarks(
+  { x, y }: Corner,
+  windows: readonly PrintWindow[],
+  marks: readonly ClothMark[],
+): Corner {
+  const places = (standings: readonly Standing[], of: readonly ClothMark[], key: 'x' | 'y') =>
+    windows.flatMap(window =>
+      of.flatMap(mark => standings.map(standing => cornerToShow(window, mark, standing)[key])),
+    )
+  const lying = ({ what, width, height }: ClothMark) => what === 'motif' || width >= height
+  const upright = ({ what, width, height }: ClothMark) => what === 'motif' || width < height
+  return {
+    x: drawn(x, places(across, marks.filter(upright), 'x')),
+    y: drawn(y, places(along, marks.filter(lying), 'y')),
+  }
+}
+
+function drawn(from: Length, places: readonly Length[]): Length {
+  const away = (place: Length) => absolute(subtract(place, from))
+  const [first = from, ...others] = places
+  const nearest = others.reduce((best, place) => (away(place) < away(best) ? place : best), first)
+  return away(nearest) <= near ? nearest : from
 }
 
 /** To the nearest tick. */

@@ -67,8 +67,9 @@ export const oneStep = ''
 
 const held = 'held '
 
-/** The key of what is changed by one hold of the hand, since then: one step, however long it is held. */
-export const whileHeld = (key: string, since: number) => `${held}${key} ${since}`
+/** The key of what is changed by one hold of the hand, since then: one step, however long it is held. Itself without one. */
+export const whileHeld = (key: string, since: number | undefined) =>
+  since === undefined ? key : `${held}${key} ${since}`
 
 /** A change of the body. Changes of one field in quick succession are undone together, and those of one hold. */
 export function changeDraft<Body>(draft: Draft<Body>, body: Body, key: string, at: number): Draft<Body> {

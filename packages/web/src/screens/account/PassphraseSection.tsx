@@ -18,7 +18,7 @@ interface PassphraseSectionProps {
 /** The passphrase, chosen or chosen anew. */
 export function PassphraseSection({ hasPassphrase, own, run }: PassphraseSectionProps) {
   const [passphrase, setPassphrase] = useState('')
-  const [choose, { isLoading, isSuccess, error }] = useChoosePassphraseMutation()
+  const [choose, { isLoading, isSuccess, error, reset }] = useChoosePassphraseMutation()
   const chosen = async () => {
     const answer = await choose({ passphrase })
     if (!answer.error) setPassphrase('')
@@ -42,7 +42,11 @@ export function PassphraseSection({ hasPassphrase, own, run }: PassphraseSection
           own={own}
           help={newPassphraseHelp}
           value={passphrase}
-          onChange={setPassphrase}
+          onChange={next => {
+            setPassphrase(next)
+            // what was refused is another one
+            if (error) reset()
+          }}
         />
         {!isUnconfirmed(error) && <Trouble error={error} />}
         <div className="flex flex-wrap items-center gap-3">

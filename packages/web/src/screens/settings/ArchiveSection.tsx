@@ -2,7 +2,7 @@ import type { ArchiveReport, StandingChoice } from '@snowdrift/core'
 import { Download, FileInput } from 'lucide-react'
 import { useState } from 'react'
 import { Button } from '../../parts/Button'
-import { ErrandProgress } from '../../parts/ErrandProgress'
+import { WritingProgress } from '../../parts/WritingProgress'
 import { FileButton } from '../../parts/FileButton'
 import { Toggle } from '../../parts/Toggle'
 import { useErrand } from '../../parts/use-errand'
@@ -43,7 +43,7 @@ export function ArchiveSection() {
         >
           <FileInput className="size-4" aria-hidden /> Look into one …
         </FileButton>
-        <ErrandProgress now={out.now} label="Writing the archive" onStop={out.stop} />
+        <WritingProgress now={out.now} label="Writing the archive" onStop={out.stop} />
         <Progress now={now} onStop={rest} />
       </div>
       {now.state === 'looked' && (

@@ -1,7 +1,7 @@
 import type { CoverRow, ShelfEntry } from '@snowdrift/core'
 import { describeError } from '../../api/describe-error'
 import { CheckField } from '../../parts/CheckField'
-import { controlLook } from '../../parts/Field'
+import { DayField } from '../../parts/DayField'
 import { Modal } from '../../parts/Modal'
 import { useMarks } from '../../views/use-mark'
 import { ForAnotherThing } from './ForAnotherThing'
@@ -22,15 +22,9 @@ export default function CoverActions({ entry, row, onClose }: CoverActionsProps)
         {marks.error !== undefined && <p role="alert">{describeError(marks.error)}</p>}
         <label className="grid max-w-44 gap-1 font-medium">
           Wanted by
-          <input
-            type="date"
-            className={controlLook}
-            defaultValue={due ?? ''}
-            key={due}
-            onBlur={event => {
-              const next = event.target.value || null
-              if (next !== due) void marks.change(entry.id, { due: next, planned: next !== null })
-            }}
+          <DayField
+            value={due}
+            onChange={next => void marks.change(entry.id, { due: next, planned: next !== null })}
           />
         </label>
         <div className="grid gap-1">

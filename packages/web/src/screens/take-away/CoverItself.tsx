@@ -2,7 +2,7 @@ import type { CoverFile } from '@snowdrift/core'
 import { Download } from 'lucide-react'
 import { Button } from '../../parts/Button'
 import { download, fileNameOf } from '../../parts/download'
-import { ErrandProgress } from '../../parts/ErrandProgress'
+import { WritingProgress } from '../../parts/WritingProgress'
 import { useErrand } from '../../parts/use-errand'
 
 interface CoverItselfProps {
@@ -38,7 +38,7 @@ export function CoverItself({ id, file }: CoverItselfProps) {
         </Button>
         {now.state !== 'resting' && (
           <div className="basis-full text-right">
-            <ErrandProgress now={now} label="Writing the cover with its cloth" onStop={stop} />
+            <WritingProgress now={now} label="Writing the cover with its cloth" onStop={stop} />
           </div>
         )}
       </div>

@@ -1,12 +1,14 @@
+import type { ExportKind } from '@snowdrift/core'
 import { Download } from 'lucide-react'
 import type { ReactNode } from 'react'
 import { Button } from '../../parts/Button'
+import { WritingProgress } from '../../parts/WritingProgress'
+import type { Writing } from '../../parts/use-writing'
 import type { Offer } from './exports'
-import type { Export } from './use-export'
 
 interface ExportRowProps {
   readonly offer: Offer
-  readonly now: Export
+  readonly now: Writing<ExportKind>
   readonly disabled: boolean
   readonly onStart: () => void
   readonly onStop: () => void
@@ -16,8 +18,8 @@ interface ExportRowProps {
 
 /** One thing to take away: what it is, what can be chosen of it, and how far it has come. */
 export function ExportRow({ offer, now, disabled, onStart, onStop, children }: ExportRowProps) {
-  const own = now.state !== 'resting' && now.kind === offer.kind ? now : undefined
-  const isRunning = own?.state === 'running'
+  const own = now.state !== 'resting' && now.of === offer.kind ? now : undefined
+  const progress = own && <WritingProgress now={own} label={`Writing: ${offer.name}`} onStop={onStop} />
   return (
     <div className="grid gap-2 border-t border-rule pt-3" data-export={offer.kind}>
       <div className="flex flex-wrap items-center justify-between gap-3">
@@ -25,13 +27,8 @@ export function ExportRow({ offer, now, disabled, onStart, onStop, children }: E
           <h3 className="font-medium">{offer.name}</h3>
           <p className="text-soft">{offer.words}</p>
         </div>
-        {isRunning ? (
-          <div className="flex items-center gap-2">
-            <progress className="h-1.5 w-24" aria-label={`Writing: ${offer.name}`} />
-            <Button look="quiet" small onClick={onStop}>
-              Stop
-            </Button>
-          </div>
+        {own?.state === 'running' ? (
+          progress
         ) : (
           <Button disabled={disabled} onClick={onStart} aria-label={nameOf(offer)}>
             <Download className="size-4" aria-hidden /> {offer.extension.toUpperCase()}
@@ -39,16 +36,7 @@ export function ExportRow({ offer, now, disabled, onStart, onStop, children }: E
         )}
       </div>
       {children && <div className="max-w-full justify-self-start">{children}</div>}
-      {own?.state === 'done' && (
-        <p role="status" className="text-good">
-          Written: it is among your downloads.
-        </p>
-      )}
-      {own?.state === 'failed' && (
-        <p role="alert" className="text-bad">
-          {own.why}
-        </p>
-      )}
+      {own?.state !== 'running' && progress}
     </div>
   )
 }

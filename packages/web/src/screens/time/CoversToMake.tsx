@@ -1,6 +1,7 @@
 import type { ShelfEntry } from '@snowdrift/core'
 import { X } from 'lucide-react'
 import { Link } from 'react-router'
+import { DayField } from '../../parts/DayField'
 import { controlLook, Field } from '../../parts/Field'
 import { IconButton } from '../../parts/IconButton'
 import type { Marks } from '../../views/use-mark'
@@ -77,21 +78,10 @@ function PlannedCover({ entry: { id, name }, marks }: { readonly entry: ShelfEnt
       <div className="flex flex-wrap items-end gap-3">
         <label className="grid gap-0.5 text-sm text-soft">
           wanted by
-          <input
-            type="date"
-            className={`${controlLook} max-w-44`}
-            aria-label={`${title}: wanted by`}
-            defaultValue={due ?? ''}
-            key={due}
-            onBlur={event => {
-              const next = event.target.value || null
-              if (next !== due) void marks.change(id, { due: next })
-            }}
-            onChange={event => {
-              // picked from the calendar, not typed digit by digit
-              if (event.target !== document.activeElement)
-                void marks.change(id, { due: event.target.value || null })
-            }}
+          <DayField
+            label={`${title}: wanted by`}
+            value={due}
+            onChange={next => void marks.change(id, { due: next })}
           />
         </label>
         <label className="grid gap-0.5 text-sm text-soft">

@@ -1,7 +1,7 @@
 import { mostSheets } from '@snowdrift/core'
 import { Printer } from 'lucide-react'
 import { Button } from '../../parts/Button'
-import { ErrandProgress } from '../../parts/ErrandProgress'
+import { WritingProgress } from '../../parts/WritingProgress'
 import { useErrand } from '../../parts/use-errand'
 import { useWorkshopUnit } from '../../views/use-workshop-unit'
 
@@ -17,7 +17,7 @@ export function SheetsOfAll({ ids }: { readonly ids: readonly string[] }) {
       >
         <Printer className="size-4" aria-hidden /> All their sheets
       </Button>
-      <ErrandProgress now={now} label="Writing the sheets" onStop={stop} />
+      <WritingProgress now={now} label="Writing the sheets" onStop={stop} />
       {ids.length > mostSheets && (
         <span className="text-sm text-soft">{mostSheets} sheets at most are written in one go.</span>
       )}

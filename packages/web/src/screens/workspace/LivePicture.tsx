@@ -17,30 +17,33 @@ import { ThingPicture } from './ThingPicture'
 
 /** The cover laid flat and seen end-on, answering every change; stays in sight while the stations scroll. */
 export function LivePicture() {
-  const { file, planned, shown, unit } = useCover()
-  const { plan, isHeld } = shown
-  const isThing = useThingShown()
   return (
     <section
       ref={notePictureHeight}
       aria-label="Live picture"
       className="contain-content order-1 border-b border-rule bg-surface max-lg:top-12 max-lg:z-10 tall:max-lg:sticky lg:order-2 lg:h-full lg:min-h-0 lg:overflow-hidden lg:border-b-0 lg:border-l"
     >
-      {plan && !isThing ? (
-        <Pictures plan={plan} unit={unit} isHeld={isHeld} />
-      ) : planned.cover && (isThing || planned.issues.every(({ unread }) => unread)) ? (
-        <ThingPicture />
-      ) : (
-        <div className="grid content-center gap-2 p-8 max-sm:p-4 lg:h-full">
-          <p className="text-xl font-medium">
-            {planned.issues.length > 0
-              ? 'No picture while something here cannot be read.'
-              : 'The picture appears with the last reading it needs.'}
-          </p>
-          <StillMissing file={file} planned={planned} />
-        </div>
-      )}
+      <WhatIsShown />
     </section>
+  )
+}
+
+/** The cover; the thing while there is none, or where it is wanted; else what is missing for either. */
+function WhatIsShown() {
+  const { file, planned, shown, unit } = useCover()
+  const { plan, isHeld } = shown
+  const isThing = useThingShown()
+  if (plan && !isThing) return <Pictures plan={plan} unit={unit} isHeld={isHeld} />
+  if (planned.cover && (isThing || planned.issues.every(({ unread }) => unread))) return <ThingPicture />
+  return (
+    <div className="grid content-center gap-2 p-8 max-sm:p-4 lg:h-full">
+      <p className="text-xl font-medium">
+        {planned.issues.length > 0
+          ? 'No picture while something here cannot be read.'
+          : 'The picture appears with the last reading it needs.'}
+      </p>
+      <StillMissing file={file} planned={planned} />
+    </div>
   )
 }
 

@@ -5,15 +5,20 @@ import { buttonLooks, buttonShape } from '../../parts/Button'
 import { useCover } from './cover-context'
 import { nextOf, stateOf, stationWords, type Station } from './stations'
 
-/** The way on from a station: the one thing to do next, once this one is settled; from the making, the list for the table. */
+/** The way on from a station: the one thing to do next, once this one is settled. */
 export function NextStation({ here }: { readonly here: Station }) {
   const { id, planned } = useCover()
-  // before the making comes the list for the table; after the log there is nothing more to do here
+  // no list for the table of what cannot be cut
+  if (here === 'make' && !planned.plan) return null
+  return <WayOn {...wayOnFrom(here, id)} isOpen={stateOf(here, planned) === 'waits'} />
+}
+
+/** Before the making comes the list for the table; after the log there is nothing more to do with a cover. */
+function wayOnFrom(here: Station, id: string): Pick<WayOnProps, 'to' | 'words'> {
+  if (here === 'log') return { to: '/', words: 'the shelf' }
   const next = here === 'make' ? undefined : nextOf(here)
-  const isOpen = stateOf(here, planned) === 'waits'
-  const to = next ? `/covers/${id}/${next}` : here === 'log' ? '/' : `/covers/${id}/cutting-list`
-  const words = next ? stationWords[next].toLowerCase() : here === 'log' ? 'the shelf' : 'the cutting list'
-  return <WayOn to={to} words={words} isOpen={isOpen} />
+  if (!next) return { to: `/covers/${id}/cutting-list`, words: 'the cutting list' }
+  return { to: `/covers/${id}/${next}`, words: stationWords[next].toLowerCase() }
 }
 
 interface WayOnProps {

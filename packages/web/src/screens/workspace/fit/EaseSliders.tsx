@@ -9,7 +9,8 @@ import {
   type Unit,
 } from '@snowdrift/core'
 import { Slider } from 'radix-ui'
-import { oneStep } from '../../../drafts/draft'
+import { useRef } from 'react'
+import { oneStep, whileHeld } from '../../../drafts/draft'
 import { Button } from '../../../parts/Button'
 import { Fractions } from '../../../parts/Fractions'
 import { Length } from '../../../parts/Length'
@@ -74,8 +75,8 @@ export function EaseSliders({ simulation }: { readonly simulation: Simulation })
           value={targetMm(cover, odds.direction)}
           say={millimetres => sayEase(millimetres, unit)}
           step={easeStep(unit)}
-          onChange={millimetres =>
-            change(`fit.${keys[odds.direction]}`, current => ({
+          onChange={(millimetres, heldSince) =>
+            change(whileHeld(`fit.${keys[odds.direction]}`, heldSince), current => ({
               ...current,
               sizing: withEase(current.sizing, keys[odds.direction], typeEase(millimetres, unit)),
             }))
@@ -169,12 +170,14 @@ interface EaseSliderProps {
   readonly value: number
   readonly say: (millimetres: number) => string
   readonly step: number
-  readonly onChange: (millimetres: number) => void
+  /** Since when it is held by the hand, where it is. */
+  readonly onChange: (millimetres: number, heldSince: number | undefined) => void
 }
 
 function EaseSlider({ odds, value, say, step, onChange }: EaseSliderProps) {
   const label = odds.direction === 'width' ? 'Round it' : 'In height'
   const most = toMm(odds.fit.bands.top)
+  const heldSince = useRef<number>(undefined)
   return (
     <div className="grid grid-cols-[5rem_1fr_5.5rem] items-center gap-3">
       <span>{label}</span>
@@ -184,7 +187,9 @@ function EaseSlider({ odds, value, say, step, onChange }: EaseSliderProps) {
         max={most}
         step={step}
         value={[Math.min(value, most)]}
-        onValueChange={([next]) => next !== undefined && onChange(next)}
+        onPointerDown={({ timeStamp }) => (heldSince.current = timeStamp)}
+        onLostPointerCapture={() => (heldSince.current = undefined)}
+        onValueChange={([next]) => next !== undefined && onChange(next, heldSince.current)}
       >
         <Slider.Track className="relative h-1.5 grow rounded-full bg-sunken">
           <Slider.Range className="absolute h-full rounded-full bg-strong-rule" />

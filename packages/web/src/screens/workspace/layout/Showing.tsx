@@ -2,6 +2,7 @@ import {
   clashingPins,
   cornerToShow,
   cutOffOf,
+  drawnToMarks,
   describePinClash,
   drawShowing,
   mm,
@@ -74,12 +75,18 @@ export function Showing({ job, request, placed, isPinned, onKeep, onLetGo, onClo
     y: ofTicks(Math.max(0, length - size.height)),
   }
   const frame = useRef<HTMLDivElement>(null)
-  const sliding = useSliding({ from: placed.turned ? { x: zero, y: zero } : placed, most, division, frame })
+  const windows = job.windows.get(placed.piece) ?? []
+  const marks = (ground && job.marks.get(ground.cloth)) ?? []
+  const sliding = useSliding({
+    from: placed.turned ? { x: zero, y: zero } : placed,
+    most,
+    division,
+    frame,
+    draw: spot => drawnToMarks(spot, windows, marks),
+  })
   const { at } = sliding
   const cloths = useMemo(() => sheetLooks(job.source.material), [job])
   if (!piece || !ground) return null
-  const windows = job.windows.get(piece.id) ?? []
-  const marks = job.marks.get(ground.cloth) ?? []
   const avoid = request.cloths.find(({ id }) => id === ground.cloth)?.avoid ?? []
   const drawing = drawShowing({
     label: piece.label,

@@ -13,6 +13,8 @@ interface SlidingProps {
   readonly most: Spot
   readonly division: Length
   readonly frame: RefObject<HTMLElement | null>
+  /** What the hand is drawn to when it comes near; keys go from mark to mark of the tape. */
+  readonly draw: (spot: Spot) => Spot
 }
 
 interface Grip {
@@ -25,7 +27,7 @@ interface Grip {
  * Cloth that is pushed about beneath a piece, by hand or by the arrow keys: it goes the way that it is pushed, so the
  * piece lies the other way on it, on the marks of the tape.
  */
-export function useSliding({ from, most, division, frame }: SlidingProps) {
+export function useSliding({ from, most, division, frame, draw }: SlidingProps) {
   const [at, setAt] = useState<Spot>({ x: from.x, y: from.y })
   const grip = useRef<Grip | undefined>(undefined)
   const put = (spot: Spot) => setAt({ x: within(spot.x, most.x), y: within(spot.y, most.y) })
@@ -39,10 +41,11 @@ export function useSliding({ from, most, division, frame }: SlidingProps) {
       const pixels = frame.current?.clientWidth
       if (!held || !pixels) return
       const scale = drawing.width / pixels
-      put({
+      const slid = {
         x: onMark(held.at.x - (event.clientX - held.x) * scale, division),
         y: onMark(held.at.y - (event.clientY - held.y) * scale, division),
-      })
+      }
+      put(draw(slid))
     },
     onPointerUp: () => (grip.current = undefined),
     onPointerCancel: () => (grip.current = undefined),

@@ -13,8 +13,7 @@ type HowSet = 'marked' | 'typed' | 'typing'
 
 /** Under which key a setting is changed from the picture: by one hold of the hand, or by typing on. */
 export function keyOf(held: Held, heldSince?: number): string {
-  const key = `picture.${settingKey(held)}`
-  return heldSince === undefined ? key : whileHeld(key, heldSince)
+  return whileHeld(`picture.${settingKey(held)}`, heldSince)
 }
 
 /** Changes a setting from the picture, as near to what is wanted as the cover can be made. */

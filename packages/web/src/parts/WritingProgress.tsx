@@ -1,16 +1,16 @@
 import { Button } from './Button'
 import { Trouble } from './Trouble'
-import type { ErrandNow } from './use-errand'
+import type { Writing } from './use-writing'
 
-interface ErrandProgressProps {
-  readonly now: ErrandNow
+interface WritingProgressProps {
+  readonly now: Writing<unknown>
   /** What is being written, for those who hear the page. */
   readonly label: string
   readonly onStop: () => void
 }
 
-/** How far the server is with what it writes, the way to stop it, and what came of it. */
-export function ErrandProgress({ now, label, onStop }: ErrandProgressProps) {
+/** How far something is that is written, the way to stop it, and what came of it. */
+export function WritingProgress({ now, label, onStop }: WritingProgressProps) {
   switch (now.state) {
     case 'resting':
       return null
