@@ -116,6 +116,8 @@ export function LengthField(props: LengthFieldProps) {
     )
   }
 
+  // The tape or the keys lie over the help: what would stick out beside them is half a sentence.
+  const isCovered = focused && !alone && !thin && (touch || read?.ok === true)
   return (
     <div className="grid content-start gap-1">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'font-medium'}>
@@ -165,7 +167,7 @@ export function LengthField(props: LengthFieldProps) {
         <DidYouMean rather={read.rather} onTake={() => handOn(read.rather ?? '')} />
       )}
       <div className="relative">
-        <p id={`${id}-help`} className="text-sm text-soft empty:hidden">
+        <p id={`${id}-help`} className={`text-sm text-soft empty:hidden ${isCovered ? 'invisible' : ''}`}>
           {typeof help === 'string' ? <Fractions text={help} /> : help}
         </p>
         {focused && (
