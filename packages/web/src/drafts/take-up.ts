@@ -14,8 +14,8 @@ const watched = new Set<string>()
 
 /**
  * Opens the draft of a row, with the unsaved work that this device has of it: this window's own from before it was loaded
- * again, else what a closed window left, now or as soon as it is closed. Work in hand is never replaced: what is found beside it stays where it can be
- * found again.
+ * again, else what a closed window left, now or as soon as it is closed. Work in hand is never replaced: what is found
+ * beside it stays where it can be found again.
  */
 export function takeUp(ref: Ref, row: Standing<object>): Thunk {
   return (dispatch, getState) => {

@@ -64,6 +64,7 @@ function reach(room: Length, size: Length, unit: Unit): Length {
   return longest(zero, roundDownTo(subtract(room, size), finestSaid(unit)))
 }
 
+/** How something is carried. */
 export interface Carrying {
   /** By hand it is drawn to edges and middles when it comes near; by keys it goes from mark to mark. */
   readonly by: 'hand' | 'keys'

@@ -7,15 +7,19 @@ import {
   type Unit,
 } from '@snowdrift/core'
 
-/** The cover file with something that was added carried to another place: only what moves it is said. */
+/** The cover file with something that was added carried to another place: what did not move goes on as it was said, or not. */
 export function placeInFile(
   file: CoverFile,
-  { extra, moves }: Pick<PlacedExtra, 'extra' | 'moves'>,
+  placed: Pick<PlacedExtra, 'extra' | 'moves' | 'x' | 'y'>,
   to: Pick<Carried, 'x' | 'y'>,
   unit: Unit,
 ): CoverFile {
-  return moves.reduce(
-    (placed, key) => withSetting(placed, { kind: 'extra', extra, key }, formatLength(to[key], unit)),
-    file,
-  )
+  const { extra, moves } = placed
+  const said = file.extras?.[extra] ?? {}
+  return moves
+    .filter(key => to[key] !== placed[key] || key in said)
+    .reduce(
+      (changed, key) => withSetting(changed, { kind: 'extra', extra, key }, formatLength(to[key], unit)),
+      file,
+    )
 }

@@ -74,10 +74,9 @@ export function useCarrying({ onOpen, onTold }: OnCarrying) {
   }
   const press = (event: KeyboardEvent<SVGGElement>, carry: Carry) => {
     const by = carriedByKey(event, division)
-    const { cover, plan } = planned
     // where it is now: what is shown may be a moment old
-    const now = plan?.placed.find(({ extra }) => extra === carry.placed.extra) ?? carry.placed
-    if (by && cover)
+    const now = planned.plan?.placed.find(({ extra }) => extra === carry.placed.extra) ?? carry.placed
+    if (by)
       place({ ...carry, placed: now }, carryBy(now, by, { by: 'keys', division, unit }), carryKey(carry))
     else if (event.key === 'Enter' || event.key === ' ')
       onOpen({ kind: 'carry', carry, anchor: event.currentTarget, first: '' })
