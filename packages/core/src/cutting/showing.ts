@@ -1,15 +1,6 @@
 import type { ClothMark } from '../api/stash.js'
-import {
-  absolute,
-  add,
-  longest,
-  mm,
-  ofTicks,
-  shortest,
-  subtract,
-  zero,
-  type Length,
-} from '../length/length.js'
+import { add, longest, ofTicks, shortest, subtract, zero, type Length } from '../length/length.js'
+import { drawnTo } from '../length/nearest.js'
 import type { Part } from '../nest/cut-order.js'
 import type { CoverToCut, GroupPiece } from './group.js'
 import type { PrintWindow } from './print-places.js'
@@ -59,8 +50,6 @@ export function cornerToShow(window: PrintWindow, mark: ClothMark, standing: Sta
   }
 }
 
-/** So near the hand is drawn to where a mark stands right. */
-const near = mm(4)
 const across: readonly Standing[] = ['left', 'middle', 'right']
 const along: readonly Standing[] = ['head', 'middle', 'foot']
 
@@ -80,16 +69,9 @@ export function drawnToMarks(
   const lying = ({ what, width, height }: ClothMark) => what === 'motif' || width >= height
   const upright = ({ what, width, height }: ClothMark) => what === 'motif' || width < height
   return {
-    x: drawn(x, places(across, marks.filter(upright), 'x')),
-    y: drawn(y, places(along, marks.filter(lying), 'y')),
+    x: drawnTo(x, places(across, marks.filter(upright), 'x')),
+    y: drawnTo(y, places(along, marks.filter(lying), 'y')),
   }
-}
-
-function drawn(from: Length, places: readonly Length[]): Length {
-  const away = (place: Length) => absolute(subtract(place, from))
-  const [first = from, ...others] = places
-  const nearest = others.reduce((best, place) => (away(place) < away(best) ? place : best), first)
-  return away(nearest) <= near ? nearest : from
 }
 
 /** To the nearest tick. */

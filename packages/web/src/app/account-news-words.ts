@@ -1,5 +1,5 @@
 import type { AccountEvent, AccountEventKind } from '@snowdrift/core'
-import { momentWords } from '../screens/settings/device-words'
+import { momentWords } from '../views/moment-words'
 
 /** What was done; before it is said where, and when. */
 const deeds: Readonly<Record<AccountEventKind, string>> = {

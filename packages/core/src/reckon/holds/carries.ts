@@ -11,10 +11,10 @@ import {
   zero,
   type Length,
 } from '../../length/length.js'
+import { drawnTo, sensibleStarts } from '../../length/nearest.js'
 import { customary, finestSaid, type Unit } from '../../length/unit.js'
 import type { PlacedExtra } from '../../plan/placed.js'
 import type { Plan } from '../../plan/plan.js'
-import { drawTo } from './draw-to.js'
 
 /** Something added that can be carried about in the picture of one face, on the ground that it sits on. */
 export interface Carry {
@@ -89,7 +89,8 @@ export function carry(
     const to = clamp(wanted, zero, end)
     const isStopped = to !== wanted
     if (by === 'keys') return { to, isStopped }
-    return { to: clamp(drawTo(to, { size, room, inset: customary(1 / 2, unit) }), zero, end), isStopped }
+    const starts = sensibleStarts({ size, room, inset: customary(1 / 2, unit) })
+    return { to: clamp(drawnTo(to, starts), zero, end), isStopped }
   }
   const across = along('x', x, right, width, ground.width)
   const upwards = along('y', y, up, height, ground.height)

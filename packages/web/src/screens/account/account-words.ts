@@ -1,13 +1,5 @@
 import type { Passkey, SignedIn } from '@snowdrift/core'
-import { sayDay } from '../../views/day-words'
-import { today } from '../../views/own-clock'
-import { timeWords } from '../settings/device-words'
-
-/** “here today at 08:05”, “here on 29 November 2026”, as of `now`. */
-function whenWords(moment: string, now: Date): string {
-  const day = today(new Date(moment))
-  return day === today(now) ? `today at ${timeWords(moment)}` : `on ${sayDay(day)}`
-}
+import { whenWords } from '../../views/moment-words'
 
 /** Since when somebody is signed in at a place, and when they were there last. */
 export function placeWords({ createdAt, seenAt, isThis }: SignedIn, now: Date): string {

@@ -2,7 +2,7 @@ import { useAuditInfiniteQuery } from '../../api/people-api'
 import { Button } from '../../parts/Button'
 import { Trouble } from '../../parts/Trouble'
 import { Section } from '../account/Section'
-import { momentWords } from '../settings/device-words'
+import { momentWords } from '../../views/moment-words'
 import { auditWords } from './people-words'
 
 /** What was noted of people, the newest first. */

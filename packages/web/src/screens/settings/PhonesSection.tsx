@@ -16,7 +16,8 @@ import {
 } from '../../api/devices-api'
 import { Button } from '../../parts/Button'
 import { CheckField } from '../../parts/CheckField'
-import { seenWords, timeWords } from './device-words'
+import { timeWords } from '../../views/moment-words'
+import { seenWords } from './device-words'
 import { ThisDevice } from './ThisDevice'
 import { Trouble } from '../../parts/Trouble'
 

@@ -1,7 +1,8 @@
 import { add, mm, scale, sayProperly, toMm, type Carry, type Length } from '@snowdrift/core'
-import { viewBoxOf, type DrawingFrame } from '../../../views/DrawingView'
+import type { DrawingFrame } from '../../../views/DrawingView'
 import { useCover } from '../cover-context'
 import type { Opened } from './opened'
+import { PictureLayer } from './PictureLayer'
 import type { Told } from './told'
 import { useCarrying } from './use-carrying'
 
@@ -21,12 +22,10 @@ export function CarryHandles({ frame, carries, isStale, ...on }: CarryHandlesPro
   const say = sayProperly(unit)
   const half = toMm(frame.height) / 40
   return (
-    <svg
-      className={`pulls pointer-events-none absolute inset-0 size-full overflow-visible ${isStale && !inHand ? 'opacity-0' : ''}`}
-      viewBox={viewBoxOf(frame)}
-      preserveAspectRatio="xMidYMid meet"
-      role="group"
-      aria-label="What can be carried about in the picture"
+    <PictureLayer
+      frame={frame}
+      label="What can be carried about in the picture"
+      className={`pulls ${isStale && !inHand ? 'opacity-0' : ''}`}
     >
       {carries.map(carry => {
         const { placed, name } = carry
@@ -50,7 +49,7 @@ export function CarryHandles({ frame, carries, isStale, ...on }: CarryHandlesPro
           </g>
         )
       })}
-    </svg>
+    </PictureLayer>
   )
 }
 

@@ -1,6 +1,7 @@
 import { toMm, type Face, type Holds, type Pull } from '@snowdrift/core'
-import { viewBoxOf, type DrawingFrame } from '../../../views/DrawingView'
+import type { DrawingFrame } from '../../../views/DrawingView'
 import type { Opened } from './opened'
+import { PictureLayer } from './PictureLayer'
 import { PullHandle } from './PullHandle'
 import { edgeMoved } from './pull-length'
 import { settingKey } from './setting-key'
@@ -29,12 +30,10 @@ export function PullHandles({ frame, face, holds, isStale, inHand, told, ...on }
   const pulls = inHand ? [inHand] : holds.pulls
   const reached = reachedByKeys(holds)
   return (
-    <svg
-      className={`pulls pointer-events-none absolute inset-0 size-full overflow-visible ${isStale && !inHand ? 'opacity-0' : ''}`}
-      viewBox={viewBoxOf(frame)}
-      preserveAspectRatio="xMidYMid meet"
-      role="group"
-      aria-label="Edges in the picture"
+    <PictureLayer
+      frame={frame}
+      label="Edges in the picture"
+      className={`pulls ${isStale && !inHand ? 'opacity-0' : ''}`}
     >
       {pulls.map(pull => (
         <PullHandle
@@ -47,7 +46,7 @@ export function PullHandles({ frame, face, holds, isStale, inHand, told, ...on }
           {...pulling(pull)}
         />
       ))}
-    </svg>
+    </PictureLayer>
   )
 }
 

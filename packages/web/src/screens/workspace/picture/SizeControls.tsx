@@ -14,10 +14,11 @@ import {
   type TextMark,
 } from '@snowdrift/core'
 import type { KeyboardEvent } from 'react'
-import { letterOf, viewBoxOf, type DrawingFrame } from '../../../views/DrawingView'
+import { letterOf, type DrawingFrame } from '../../../views/DrawingView'
 import { useCover } from '../cover-context'
 import { holdsOf } from './holds-of'
 import type { Opened } from './opened'
+import { PictureLayer } from './PictureLayer'
 import { marksOf } from './pull-length'
 import { nameSize } from './size-names'
 import type { Told } from './told'
@@ -54,13 +55,7 @@ export function SizeControls({
     if (now) onTold(setLength(now.held, add(now.held.value, scale(division, marks / now.rate)), 'marked'))
   }
   return (
-    <svg
-      className="pointer-events-none absolute inset-0 size-full overflow-visible"
-      viewBox={viewBoxOf(frame)}
-      preserveAspectRatio="xMidYMid meet"
-      role="group"
-      aria-label="Sizes in the picture"
-    >
+    <PictureLayer frame={frame} label="Sizes in the picture">
       {said.map(mark => {
         const size = sizeIn(holds, mark.says)
         const length = dimensionOf(plan.strip, mark.says)
@@ -107,7 +102,7 @@ export function SizeControls({
           </g>
         )
       })}
-    </svg>
+    </PictureLayer>
   )
 }
 

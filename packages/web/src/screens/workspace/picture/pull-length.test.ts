@@ -14,11 +14,11 @@ const left = { held, axis: 'x', gain: -1 } as const
 const half = { held, axis: 'y', gain: 2 } as const
 
 describe('an edge that is pulled', () => {
-  it('makes its setting longer by what it went on the cloth, not on the screen', () => {
-    // 30 pixels to the left, 2 to the millimetre: 15 deeper
-    expect(toMm(pulledLength(left, { x: -30, y: 400 }, 2))).to.equal(85)
+  it('makes its setting longer by what it went on the cloth, along its own way only', () => {
+    // 15 to the left: 15 deeper
+    expect(toMm(pulledLength(left, { x: mm(-15), y: mm(400) }))).to.equal(85)
     // one of two edges that share a setting: 10 down is 20 more
-    expect(toMm(pulledLength(half, { x: 400, y: 5 }, 0.5))).to.equal(90)
+    expect(toMm(pulledLength(half, { x: mm(400), y: mm(10) }))).to.equal(90)
   })
 
   it('goes as far as its setting came', () => {

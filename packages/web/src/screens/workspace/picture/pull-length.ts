@@ -1,12 +1,12 @@
-import { add, mm, scale, toMm, type Length, type Pull } from '@snowdrift/core'
+import { add, scale, toMm, type Length, type Pull } from '@snowdrift/core'
+import type { HandMoved } from './use-grip'
 
-/** How long a setting is wanted whose edge was pulled by so many pixels on a picture with so many to the millimetre. */
+/** How long a setting is wanted whose edge was pulled so far over the cover. */
 export function pulledLength(
   { held, axis, gain }: Pick<Pull, 'held' | 'axis' | 'gain'>,
-  moved: { readonly x: number; readonly y: number },
-  pixelsPerMm: number,
+  moved: HandMoved,
 ): Length {
-  return add(held.value, scale(mm(moved[axis] / pixelsPerMm), gain))
+  return add(held.value, scale(moved[axis], gain))
 }
 
 /** How far its edge is from where it was once a setting is `length` long, in millimetres. */
