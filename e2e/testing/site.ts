@@ -38,6 +38,8 @@ export interface Site {
   readonly comeUp: (workshop?: 'demo' | 'home') => Promise<void>
   /** What its pages had to complain of on the console so far, each with where. */
   readonly complaints: () => readonly string[]
+  /** What each of its windows shows: for whoever reads that a story failed, and was not there. */
+  readonly shown: () => Promise<readonly string[]>
   /** Fails where a page complained of anything but an answer that it did not get. */
   readonly close: () => Promise<void>
 }
@@ -98,6 +100,7 @@ export async function openSite({
       server = await start(cluster, { port: Number(port), demo: workshop === 'demo', share, ...hosting })
     },
     complaints: () => complaints,
+    shown: async () => Promise.all((await browser.pages()).map(tellShown)),
     close: async () => {
       await closeAll(browser, server, cluster, folder)
       expect(complaints.filter(text => !text.includes('Failed to load resource'))).to.deep.equal([])
@@ -162,6 +165,30 @@ async function openPage(
   }
   await page.goto(address)
   return page
+}
+
+async function tellShown(page: Page): Promise<string> {
+  const { pathname } = new URL(page.url())
+  const shown = page.evaluate(() => ({
+    text: document.body.innerText.replace(/\s+/g, ' ').slice(0, 700),
+    focus: document.activeElement?.outerHTML.slice(0, 160) ?? 'nothing',
+    isInFront: document.hasFocus() && document.visibilityState === 'visible',
+  }))
+  try {
+    const { text, focus, isInFront } = await within(5_000, shown)
+    return `${pathname}, ${isInFront ? 'in front' : 'behind'}, the focus on ${focus}\n${text}`
+  } catch (error) {
+    return `${pathname} does not answer: ${String(error)}`
+  }
+}
+
+async function within<T>(ms: number, answer: Promise<T>): Promise<T> {
+  const late = new Promise<never>((_, reject) =>
+    setTimeout(() => {
+      reject(new Error(`nothing within ${ms} ms`))
+    }, ms),
+  )
+  return Promise.race([answer, late])
 }
 
 async function closeAll(browser: Browser, server: Server, cluster: Cluster, folder: string): Promise<void> {

@@ -11,6 +11,13 @@ export function useSite(
     site = await openSite(options)
     await open(site)
   })
+  afterEach(async function () {
+    const error = this.currentTest?.err
+    if (!error || !site) return
+    // what is printed is the stack, as far as its first frame
+    const shown = ['', ...(await site.shown()), ''].join('\n')
+    error.stack = (error.stack ?? error.message).replace(/\n(?=\s+at )/, () => shown)
+  })
   after(() => site?.close())
 }
 
