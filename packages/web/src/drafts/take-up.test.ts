@@ -129,6 +129,15 @@ describe('opening a row beside what closed windows left', () => {
       expect(selectDraft(store.getState(), 'cover', id)).to.include({ dirty: true })
     })
 
+    it('takes it up where that one is closed while this one looks', async () => {
+      await keepDraft(theirs)
+      device.closeOnceTold(await keeper())
+      device.openWindow()
+      const store = openStore()
+      void open(store, 1)
+      await takenUp(store)
+    })
+
     it('leaves it to that one while it is only loaded again', async () => {
       const store = await openBesideIt()
       device.reloadOther(await keeper())

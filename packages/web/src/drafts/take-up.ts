@@ -22,13 +22,14 @@ export function takeUp(ref: Ref, row: Standing<object>): Thunk {
     const take = async () => {
       const held = getState().drafts[ref]
       if (held?.dirty) return
+      // Listed before, so that one that is closed at this very moment is either watched or found closed.
+      const keepers = await listKeepers(ref)
       // A draft that is open here keeps itself; what the device has of it may lag behind.
       const kept = (held ? undefined : await findOwnDraft(ref)) ?? (await claimLeftDraft(ref))
       if (getState().drafts[ref]?.dirty) {
         if (kept) await leaveKeptDraft(ref, kept)
       } else dispatch(opened({ ref, row, kept, history: held ? undefined : takeUndo(ref) }))
-      for (const window of await listKeepers(ref))
-        if (!watched.has(window)) void dispatch(takeUpAfter(window))
+      for (const window of keepers) if (!watched.has(window)) void dispatch(takeUpAfter(window))
     }
     const work = (taking.get(ref) ?? Promise.resolve()).then(take)
     taking.set(ref, work)

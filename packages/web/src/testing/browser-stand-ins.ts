@@ -15,6 +15,8 @@ export interface StandIns {
   /** The same in another window: for a moment nobody holds its name. */
   readonly reloadOther: (name: string) => void
   readonly closeWindow: (name: string) => void
+  /** As soon as the browser has said once more that it is open. */
+  readonly closeOnceTold: (name: string) => void
   readonly closeAllWindows: () => void
   /** Every write to the device fails from now on: `QuotaExceededError` for a full one. */
   readonly breakDevice: (name: string) => void
@@ -52,6 +54,7 @@ export async function installStandIns(): Promise<StandIns> {
       locks.held.add(lockPrefix + name)
     },
     closeWindow: name => locks.letGo(lockPrefix + name),
+    closeOnceTold: name => locks.letGoOnceTold(lockPrefix + name),
     closeAllWindows: () => locks.letGoAll(),
     breakDevice: name => {
       const fail = () => {
@@ -72,6 +75,7 @@ function defineDatabases(): void {
 function makeLocks() {
   const held = new Set<string>()
   const waiting = new Map<string, (() => void)[]>()
+  const going = new Set<string>()
   const letGo = (name: string) => {
     held.delete(name)
     for (const tell of waiting.get(name) ?? []) tell()
@@ -83,6 +87,7 @@ function makeLocks() {
     letGoAll: () => {
       for (const name of [...held]) letGo(name)
     },
+    letGoOnceTold: (name: string) => void going.add(name),
     request: (name: string, { mode }: LockOptions, work: (lock: object | null) => unknown) => {
       if (mode === 'shared')
         return new Promise<void>(resolve => {
@@ -94,7 +99,12 @@ function makeLocks() {
       void work({ name })
       return new Promise(() => undefined)
     },
-    query: () => Promise.resolve({ held: [...held].map(name => ({ name })) }),
+    query: () => {
+      const told = [...held]
+      for (const name of going) letGo(name)
+      going.clear()
+      return Promise.resolve({ held: told.map(name => ({ name })) })
+    },
   }
 }
 
