@@ -36,8 +36,35 @@ describe('from cloth to pieces', function () {
     expect(await textOf(page, group('outer'))).to.match(/Left over: 54 × 17 5\/8 in/)
   })
 
+  it('moves nothing under a hand that holds a piece, until that is put down', async () => {
+    await page.waitForSelector('[data-layout="done"]')
+    const lay = await placeOf('outer')
+    const box = await (await page.$(handle('flap outer 1')))?.boundingBox()
+    if (!box) throw new Error('The flap is not on the screen')
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+    await page.mouse.move(x, y)
+    await page.mouse.down()
+    await page.mouse.move(x, y + 12, { steps: 4 })
+    // the layout changes meanwhile: another piece is moved, as from another window
+    await page.$eval(handle('outer'), piece =>
+      piece.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', bubbles: true })),
+    )
+    await page.waitForSelector(`${handle('outer')}[aria-pressed="true"]`)
+    await page.waitForSelector('[data-layout="done"]')
+    expect(await placeOf('outer')).to.equal(lay)
+    await page.mouse.move(x, y)
+    await page.mouse.up()
+    await page.waitForSelector(`${handle('outer')}:not([data-at="${lay}"])`)
+    for (const piece of ['flap outer 1', 'outer']) {
+      await press(page, 'Undo the last change of the layout')
+      await page.waitForSelector(`${handle(piece)}[aria-pressed="false"]`)
+    }
+    await see(page, /^Saved$/, '[aria-label="Saving of the layout"]')
+  })
+
   it('keeps a dragged piece where it was put, over a reload too, while the rest flows round it', async () => {
     await open('Star atlas, padded')
+    await page.waitForSelector('[data-layout="done"]')
     const piece = await page.waitForSelector(handle('flap outer 1'))
     const lay = await placeOf('flap outer 1')
     const box = await piece?.boundingBox()

@@ -166,10 +166,14 @@ describe('a first cover, from the tape to the cutting list', function () {
 
   it('comes back to the same state when the window is closed and opened again', async () => {
     await see(page, 'Saved', '[aria-label="Saving"]')
+    // what earlier covers taught is fetched for itself, and comes a moment after the pieces
+    const taught = 'padding: the padding bunched at the corners'
+    await see(page, taught)
     const [address, before] = [new URL(page.url()).pathname, await textOf(page, 'main')]
     await page.close()
     page = await site.visit(address)
     await page.waitForSelector('[data-piece="outer"]')
+    await see(page, taught)
     expect(await textOf(page, 'main')).to.equal(before)
   })
 

@@ -1,4 +1,4 @@
-import type { ElementHandle, Page } from 'puppeteer-core'
+import type { ElementHandle, JSHandle, Page } from 'puppeteer-core'
 
 /** How long something may take to appear: long, for a shared machine may stand still for half a minute. */
 const patienceMs = 60_000
@@ -41,9 +41,59 @@ export function press(page: Page, name: string): Promise<void> {
   return pressAt(page, `::-p-aria([name="${name}"])`)
 }
 
-/** Presses what is found there as soon as it stands still: nobody hits what is moving away, or being drawn anew. */
+/**
+ * Presses what is found there as soon as it stands still: nobody hits what is moving away, or being drawn anew. What moved
+ * away all the same, out of sight or from under the press, is looked for and pressed again, as a person would.
+ */
 export async function pressAt(page: Page, selector: string): Promise<void> {
-  await page.locator(selector).setTimeout(patienceMs).click()
+  const target = await page.locator(selector).setTimeout(patienceMs).waitHandle()
+  const hits = await target.evaluateHandle(watchHits)
+  const until = performance.now() + patienceMs
+  for (;;) {
+    try {
+      await target.evaluate(bringOut)
+      await page.locator(selector).setTimeout(scrollAgainMs).click()
+      if (await isHit(hits)) return
+    } catch (error) {
+      if (performance.now() > until) throw error
+    }
+    if (performance.now() > until) throw new Error(`Pressed at ${selector}, and hit something else each time`)
+  }
+}
+
+/** The driver brings a thing into sight once; what is pushed out of it again then would be waited for in vain. */
+const scrollAgainMs = 10_000
+
+/** From under what lies over it, such as the foot of a column: the driver only looks whether it is on the screen. */
+function bringOut(on: Element): void {
+  const { left, top, width, height } = on.getBoundingClientRect()
+  const over = document.elementFromPoint(left + width / 2, top + height / 2)
+  if (!over || !(on.contains(over) || over.contains(on))) on.scrollIntoView({ block: 'center' })
+}
+
+interface Hits {
+  readonly on: Node
+  hit: boolean
+}
+
+function watchHits(on: Node): Hits {
+  const hits = { on, hit: false }
+  addEventListener('click', event => (hits.hit ||= event.composedPath().includes(on)), { capture: true })
+  return hits
+}
+
+/** Where the page or the element is gone, the press has done its work. */
+async function isHit(hits: JSHandle<Hits>): Promise<boolean> {
+  try {
+    return await hits.evaluate(async seen => {
+      const until = performance.now() + 500
+      while (!seen.hit && seen.on.isConnected && performance.now() < until)
+        await new Promise(resolve => setTimeout(resolve, 20))
+      return seen.hit || !seen.on.isConnected
+    })
+  } catch {
+    return true
+  }
 }
 
 /** Swipes up or down with one finger, in one go: between two answers a slow machine would hold the finger still. */

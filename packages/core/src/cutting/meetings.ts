@@ -40,7 +40,7 @@ export function matchesOf(
   chosen: readonly PrintMeeting[],
   { along, across }: PrintRepeat,
 ): readonly Match[] {
-  if (along === undefined && across === undefined) return []
+  if (chosen.length === 0 || (along === undefined && across === undefined)) return []
   const placed = placedIn(group, covers)
   const real = meetingsIn(group, covers).filter(({ one, other }) =>
     chosen.some(asked => asked.one === one && asked.other === other),

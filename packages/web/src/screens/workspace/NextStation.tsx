@@ -5,7 +5,10 @@ import { buttonLooks, buttonShape } from '../../parts/Button'
 import { useCover } from './cover-context'
 import { nextOf, stateOf, stationWords, type Station } from './stations'
 
-/** The way on from a station: the one thing to do next, once this one is settled. */
+/**
+ * The way on from a station: the one thing to do next, once this one is settled. On a wide screen it stands at the foot of
+ * the column, always in sight: what is still being reckoned above it comes in without moving it away from under the hand.
+ */
 export function NextStation({ here }: { readonly here: Station }) {
   const { id, planned } = useCover()
   // no list for the table of what cannot be cut
@@ -29,7 +32,7 @@ interface WayOnProps {
 
 const WayOn = memo(function WayOn({ to, words, isOpen }: WayOnProps) {
   return (
-    <p className="mt-8 flex justify-end">
+    <p className="z-10 mt-8 flex justify-end lg:sticky lg:-bottom-6 lg:-mx-6 lg:-mb-6 lg:border-t lg:border-rule lg:bg-ground lg:px-6 lg:py-2.5">
       <Link
         to={to}
         data-next-station

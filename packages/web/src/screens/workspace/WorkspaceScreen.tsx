@@ -99,9 +99,11 @@ function StationArea({ here }: { readonly here: Station }) {
       tabIndex={-1}
       role="region"
       aria-label={stationWords[here]}
-      className="relative order-2 min-w-0 outline-none px-4 py-6 sm:px-6 lg:order-1 lg:overflow-y-auto"
+      className="relative order-2 flex min-w-0 scroll-pb-28 flex-col px-4 py-6 outline-none sm:px-6 lg:order-1 lg:overflow-y-auto"
     >
-      <StationView station={here} />
+      <div className="flex-1">
+        <StationView station={here} />
+      </div>
       <NextStation here={here} />
       {shown.plan && !isWide && here !== 'layout' && (
         <EndOnPicture plan={shown.plan} unit={unit} className="mt-8 h-36 sm:h-52" />

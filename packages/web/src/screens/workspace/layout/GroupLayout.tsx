@@ -97,9 +97,12 @@ interface OnTheClothProps {
   readonly cutting: Cutting
 }
 
-function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
+function OnTheCloth({ job, request, layout: latest, cutting }: OnTheClothProps) {
   const { unit } = useCover()
   const { group } = job
+  // Nothing moves under a hand that holds a piece: a better layout found meanwhile comes when it is put down.
+  const [held, setHeld] = useState<Layout>()
+  const layout = held && isLayoutOf(held, request) ? held : latest
   const [step, setStep] = useState(0)
   const [refused, setRefused] = useState('')
   const { order, leftOvers } = useMemo(() => followLayout(layout, request, unit), [layout, request, unit])
@@ -151,6 +154,7 @@ function OnTheCloth({ job, request, layout, cutting }: OnTheClothProps) {
           leftOvers={leftOvers}
           pins={request.pieces.flatMap(({ id, pin }) => (pin ? [id] : []))}
           cut={cut}
+          onHold={isHeld => setHeld(isHeld ? layout : undefined)}
           onMove={move}
           onLetGo={letGo}
         />

@@ -54,6 +54,8 @@ interface SheetPictureProps {
   readonly leftOvers: readonly LeftOver[]
   readonly pins: readonly string[]
   readonly cut: CutStep | undefined
+  /** Whether the hand has hold of a piece. */
+  readonly onHold: (isHeld: boolean) => void
   readonly onMove: (move: Move) => void
   readonly onLetGo: (piece: string) => void
 }
@@ -66,7 +68,7 @@ const furtherMm = 2000
 
 /** One sheet to scale. A piece is dragged, or moved by the arrow keys, and then stays; the rest flows round it. */
 export function SheetPicture(props: SheetPictureProps) {
-  const { sheet, job, layout, leftOvers, pins, cut, onMove, onLetGo } = props
+  const { sheet, job, layout, leftOvers, pins, cut, onHold, onMove, onLetGo } = props
   const { unit, division } = useCover()
   const narrow = useIsNarrow()
   const [zoom, setZoom] = useState(1)
@@ -101,6 +103,7 @@ export function SheetPicture(props: SheetPictureProps) {
     })
   }
   const onDragEnd = ({ active, delta }: DragEndEvent) => {
+    onHold(false)
     const placed = placements.find(({ piece }) => piece === active.id)
     const pixels = frame.current?.clientWidth
     if (!placed || !pixels) return
@@ -139,7 +142,13 @@ export function SheetPicture(props: SheetPictureProps) {
         <Zoom of={capital(name)} zoom={zoom} onZoom={setZoom} />
       </figcaption>
       <div className={zoom > 1 ? 'max-h-[75dvh] overflow-auto overscroll-contain border border-rule' : ''}>
-        <DndContext sensors={sensors} accessibility={sayDragging(labels)} onDragEnd={onDragEnd}>
+        <DndContext
+          sensors={sensors}
+          accessibility={sayDragging(labels)}
+          onDragStart={() => onHold(true)}
+          onDragEnd={onDragEnd}
+          onDragCancel={() => onHold(false)}
+        >
           <div
             ref={frame}
             className="relative"
