@@ -114,10 +114,11 @@ describe('from cloth to pieces', function () {
   it('moves and lets go by the keyboard, and takes a change back', async () => {
     await page.focus(handle('flap outer 1'))
     const before = (await placeOf('flap outer 1'))?.split(' ').map(Number) ?? []
-    await page.keyboard.press('ArrowDown')
+    // away from the end of the cloth, onto which a slow hand may have drawn it
+    await page.keyboard.press('ArrowUp')
     await page.waitForFunction(
       (selector: string, y: number) =>
-        Number(document.querySelector(selector)?.getAttribute('data-at')?.split(' ')[1]) > y,
+        Number(document.querySelector(selector)?.getAttribute('data-at')?.split(' ')[1]) < y,
       {},
       handle('flap outer 1'),
       before[1] ?? 0,

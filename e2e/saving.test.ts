@@ -37,12 +37,15 @@ describe('nothing is lost', function () {
       (await (await caches.open('snowdrift-2')).keys()).some(({ url }) => /WorkspaceScreen/.test(url)),
     )
     await site.goDown()
-    await fill(page, 'Width', '9 3/8')
-    await see(page, 'Server away: kept on this device', '[aria-label="Saving"]')
-    await page.reload()
-    await see(page, /Server away|Saving/, '[aria-label="Saving"]')
-    expect(await valueOf(page, 'Width')).to.equal('9 3/8')
-    await site.comeUp()
+    try {
+      await fill(page, 'Width', '9 3/8')
+      await see(page, 'Server away: kept on this device', '[aria-label="Saving"]')
+      await page.reload()
+      await see(page, /Server away|Saving/, '[aria-label="Saving"]')
+      expect(await valueOf(page, 'Width')).to.equal('9 3/8')
+    } finally {
+      await site.comeUp()
+    }
     await saved(page)
     const { items } = await site.server().repositories.covers.list(site.server().workshop, { limit: 10 })
     const atlas = items.find(({ file }) => file.name === 'Star atlas, padded')

@@ -22,6 +22,10 @@ export function dropSession(key: string): void {
   attempt(() => sessionStorage.removeItem(key))
 }
 
+export function sessionKeys(): readonly string[] {
+  return attempt(() => Object.keys(sessionStorage)) ?? []
+}
+
 function attempt<Value>(work: () => Value): Value | null {
   try {
     return work()

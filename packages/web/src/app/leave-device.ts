@@ -1,4 +1,5 @@
 import { deleteDB } from 'idb'
+import { forgetUnwritten } from '../drafts/kept-drafts'
 import { closeKept } from '../drafts/kept-store'
 import { keptPlace } from './account'
 
@@ -8,6 +9,7 @@ const ofTheDevice = new Set(['snowdrift.theme', 'snowdrift.cloth', 'snowdrift.be
 /** Takes everything off this device that it kept for whoever leaves it: answers, unsaved work, waits, what was typed. */
 export async function leaveDevice(): Promise<void> {
   await forgetAnswers()
+  forgetUnwritten()
   await closeKept()
   await deleteDB(keptPlace()).catch(() => undefined)
   try {

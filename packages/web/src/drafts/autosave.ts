@@ -21,7 +21,7 @@ import {
   undone,
   type DraftsState,
 } from './drafts-slice'
-import { keepDraft, type Keeping } from './kept-drafts'
+import { keepDraft, keepWhileLeaving, type Keeping } from './kept-drafts'
 import { kindOf, standingOf, type Kind, type Ref, type RowOf } from './kinds'
 
 const pauseMs = 400
@@ -83,6 +83,7 @@ const running = new Set<Ref>()
 addEventListener('online', hurry)
 // Who leaves the page has no moment more to wait for.
 addEventListener('pagehide', hurry)
+addEventListener('pagehide', keepWhileLeaving)
 
 function hurry(): void {
   for (const [ref, { saver }] of waiting) schedule(ref, 0, saver)

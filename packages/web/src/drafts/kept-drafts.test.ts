@@ -6,12 +6,14 @@ import {
   dropKeptDrafts,
   claimLeftDraft,
   findOwnDraft,
+  forgetUnwritten,
   keepDraft,
+  keepWhileLeaving,
   leaveKeptDraft,
   listLeftRefs,
   tryKeeping,
 } from './kept-drafts.js'
-import { listKept, putKept } from './kept-store.js'
+import { closeKept, listKept, putKept } from './kept-store.js'
 import { refOf } from './kinds.js'
 import { moveOldDrafts } from './move-old-drafts.js'
 
@@ -54,6 +56,43 @@ describe('unsaved work on this device', () => {
     await keepDraft(edited)
     device.reload()
     expect([await nameOf(), await nameOf()]).to.deep.equal(['Edited', 'Edited'])
+  })
+
+  describe('where the window goes away before the device has it', () => {
+    beforeEach(async () => {
+      await keepDraft(edit('Edi'))
+      await closeKept()
+      device.breakDevice('QuotaExceededError')
+    })
+    function goAwayWith(draft: Draft) {
+      void keepDraft(draft)
+      keepWhileLeaving()
+      device.reload()
+    }
+
+    it('is found as it was typed last, once, and is listed', async () => {
+      goAwayWith(edited)
+      expect(await listLeftRefs()).to.deep.equal([coverRef])
+      expect([await nameOf(), await nameOf()]).to.deep.equal(['Edited', undefined])
+    })
+
+    it('is not found where the server had all of it', async () => {
+      goAwayWith({ ...edited, dirty: false })
+      expect(await findOwnDraft(coverRef)).to.equal(undefined)
+    })
+
+    it('is not left for the next by whoever signs out', async () => {
+      void keepDraft(edited)
+      forgetUnwritten()
+      keepWhileLeaving()
+      expect(await listLeftRefs()).to.deep.equal([])
+    })
+  })
+
+  it('goes to the device alone where that has it in time', async () => {
+    await keepDraft(edited)
+    keepWhileLeaving()
+    expect([...device.session.keys()].filter(key => key.includes('leaving'))).to.deep.equal([])
   })
 
   it('is taken up by another window once the first is closed, and by one only', async () => {

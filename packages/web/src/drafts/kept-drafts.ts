@@ -11,6 +11,7 @@ import {
   type KeptRecord,
 } from './kept-store'
 import type { Ref } from './kinds'
+import { dropLeaving, listLeaving, putLeaving, takeLeaving } from './kept-leaving'
 import { openWindows, windowName } from './window-name'
 
 /** What hinders keeping; undefined where nothing does. */
@@ -20,6 +21,8 @@ export type Keeping = KeepingTrouble | undefined
 export type Kept = 'kept' | 'let-go' | KeepingTrouble
 
 const waiting = new Map<Ref, Draft>()
+/** The latest of each row that is not on the device yet. */
+const unwritten = new Map<Ref, Draft>()
 const writing = new Map<Ref, Promise<Kept>>()
 
 /**
@@ -28,6 +31,7 @@ const writing = new Map<Ref, Promise<Kept>>()
  */
 export function keepDraft(draft: Draft): Promise<Kept> {
   waiting.set(draft.ref, draft)
+  unwritten.set(draft.ref, draft)
   const busy = writing.get(draft.ref)
   if (busy) return busy
   const work = writeWaiting(draft.ref)
@@ -43,18 +47,36 @@ async function writeWaiting(ref: Ref): Promise<Kept> {
   }
   // In the same turn in which nothing waits any more: what comes next begins anew.
   writing.delete(ref)
+  unwritten.delete(ref)
   return outcome
 }
 
-async function write({ ref, version, body, dirty, pending }: Draft): Promise<Kept> {
+async function write(draft: Draft): Promise<Kept> {
+  const { ref } = draft
   const window = await windowName()
-  if (!dirty && !pending) {
-    await dropKept(ref, window)
-    return 'let-go'
+  const value = keptOf(draft)
+  await (value ? putKept({ of: ref, window, at: Date.now(), value }) : dropKept(ref, window))
+  dropLeaving(ref)
+  return value ? 'kept' : 'let-go'
+}
+
+/** What is kept of a draft; undefined where the server has all of it. */
+function keptOf({ version, body, dirty, pending }: Draft): KeptDraft | undefined {
+  return dirty || pending ? { version, body, ...(pending && { pending }) } : undefined
+}
+
+/** A page that goes away waits for no device: what is not written yet goes where this window finds it when it is loaded again. */
+export function keepWhileLeaving(): void {
+  for (const [ref, draft] of unwritten) {
+    const value = keptOf(draft) as KeptDraft<object> | undefined
+    putLeaving(ref, value ? { value } : {})
   }
-  const value: KeptDraft = { version, body, ...(pending && { pending }) }
-  await putKept({ of: ref, window, at: Date.now(), value })
-  return 'kept'
+}
+
+/** Whoever signs out leaves nothing on the way to the device either. */
+export function forgetUnwritten(): void {
+  waiting.clear()
+  unwritten.clear()
 }
 
 /** Once everything is written that was to be kept so far. */
@@ -85,6 +107,8 @@ export async function dropKeptDrafts(ref: Ref): Promise<void> {
 
 /** Unsaved work on a row that this window left before it was loaded again. */
 export async function findOwnDraft(ref: Ref): Promise<KeptDraft<object> | undefined> {
+  const leaving = takeLeaving(ref)
+  if (leaving) return leaving.value && inWordsOfNow(leaving.value)
   try {
     const own = await windowName()
     const mine = (await listKept(ref)).find(({ window }) => window === own)
@@ -131,9 +155,9 @@ export async function listLeftRefs(): Promise<readonly Ref[]> {
     const own = await windowName()
     const records = await listKept()
     const left = [...records.filter(({ window }) => window === own), ...(await leftBehind(records, own))]
-    return [...new Set(left.map(({ of }) => of).filter(isRef))]
+    return [...new Set([...listLeaving(), ...left.map(({ of }) => of)].filter(isRef))]
   } catch {
-    return []
+    return listLeaving().filter(isRef)
   }
 }
 
