@@ -58,6 +58,8 @@ describe('people where Snowdrift is hosted', function () {
     await owner.goto('about:blank')
     await owner.goto(link)
     await see(owner, 'You are invited to “The hut”, as an owner.')
+    await see(owner, 'Kept of you are your name')
+    await see(owner, 'By joining you agree to that.')
     expect(await axe(owner)).to.deep.equal([])
     await fill(owner, 'Your name', 'Ida')
     await fill(owner, 'Name to sign in by', 'ida')

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { copyFileSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect } from 'chai'
@@ -14,6 +14,35 @@ function snowdrift(args: readonly string[], input = '', environment: Record<stri
     env: { ...process.env, ...environment },
   })
   return { status, out: stdout, err: stderr }
+}
+
+/** What the script says where npm is one that answers so to the question for faults, and does nothing else. */
+function install({ answer, code, isInstalled = false }: InstallOptions): string {
+  const folder = mkdtempSync(join(tmpdir(), 'snowdrift-install-'))
+  try {
+    copyFileSync(join(root, 'snowdrift'), join(folder, 'snowdrift'))
+    writeFileSync(join(folder, 'package-lock.json'), '{}')
+    const npm = `#!/bin/sh\n[ "$1" = audit ] || exit 0\necho '${answer}'\nexit ${code}\n`
+    writeFileSync(join(folder, 'npm'), npm, { mode: 0o755 })
+    const stamps = join(folder, 'node_modules/.snowdrift')
+    mkdirSync(stamps, { recursive: true })
+    if (isInstalled) writeFileSync(join(stamps, 'lock'), '{}')
+    const { stderr } = spawnSync(join(folder, 'snowdrift'), ['plan', '-'], {
+      encoding: 'utf8',
+      env: { ...process.env, PATH: `${folder}:${process.env['PATH']}` },
+    })
+    // it came as far as it goes without what is built
+    expect(stderr).to.include('building')
+    return stderr
+  } finally {
+    rmSync(folder, { recursive: true })
+  }
+}
+
+interface InstallOptions {
+  readonly answer: string
+  readonly code: number
+  readonly isInstalled?: boolean
 }
 
 describe('the script ./snowdrift', function () {
@@ -76,6 +105,20 @@ describe('the script ./snowdrift', function () {
     } finally {
       rmSync(folder, { recursive: true })
     }
+  })
+
+  it('asks, when it has installed packages, whether they have known faults, and goes on', () => {
+    const faults = '{ "auditReportVersion": 2, "vulnerabilities": { "knot": { "severity": "high" } } }'
+    const said = /known faults/
+    expect(install({ answer: '{ "auditReportVersion": 2, "vulnerabilities": {} }', code: 0 })).to.not.match(
+      said,
+    )
+    expect(install({ answer: faults, code: 1 })).to.match(/packages that run have known faults/)
+    expect(install({ answer: '{ "message": "405 Method Not Allowed" }', code: 1 })).to.match(
+      /the registry does not say whether/,
+    )
+    // what is installed already is not asked for again
+    expect(install({ answer: faults, code: 1, isInstalled: true })).to.not.match(said)
   })
 
   it('fails with a plain sentence where Node is missing', () => {

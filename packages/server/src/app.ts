@@ -50,6 +50,7 @@ import { createSharedRoutes } from './routes/shared-routes.js'
 import { createShopRoutes } from './routes/shop-routes.js'
 import { createMaterialRoutes } from './routes/material-routes.js'
 import { createStashRoutes } from './routes/stash-routes.js'
+import { KeeperAway } from './keeper/passphrases-apart.js'
 import { TooManyWait } from './people/passphrases.js'
 import type { Accounts } from './people/open-accounts.js'
 import type { PictureShrinker } from './pictures/shrinker.js'
@@ -201,6 +202,13 @@ export function createApp(dependencies: AppDependencies): Hono {
         kind: 'busy',
         detail: 'Very many sign in just now. Try again in a moment.',
       })
+    if (error instanceof KeeperAway) {
+      log.error({ ...nameRequest(context), error: error.message }, 'nobody holds the secrets of passphrases')
+      return answerProblem(context, {
+        kind: 'busy',
+        detail: 'No passphrase can be looked at just now. Take a passkey, or try again in a moment.',
+      })
+    }
     if (isNameTaken(error))
       return answerProblem(context, {
         kind: 'unreadable',

@@ -2,8 +2,9 @@ import { expect } from 'chai'
 import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { readEnvironment } from './environment.js'
+import { readEnvironment, readKeeperEnvironment } from './environment.js'
 import { readCertificate } from './reach/certificate.js'
+import { StartFailure } from './start-failure.js'
 import { createCertificate } from './testing/certificate.js'
 
 describe('what the environment says', () => {
@@ -123,8 +124,31 @@ describe('what the environment says', () => {
     expect(complaint({ ...hosted, SNOWDRIFT_STRICT: '1' })).to.match(
       /^SNOWDRIFT_STRICT=1 needs SNOWDRIFT_PEPPER_FILE/,
     )
-    for (const home of [{ SNOWDRIFT_STRICT: '1' }, { SNOWDRIFT_PEPPER_FILE: 'peppers' }])
+    for (const home of [
+      { SNOWDRIFT_STRICT: '1' },
+      { SNOWDRIFT_PEPPER_FILE: 'peppers' },
+      { SNOWDRIFT_PEPPER_SOCKET: 'socket' },
+    ])
       expect(complaint(home)).to.include('go with SNOWDRIFT_MODE=hosted')
+  })
+
+  it('takes a process that holds the secrets instead of the secrets, not both', () => {
+    const apart = {
+      ...{ SNOWDRIFT_MODE: 'hosted', SNOWDRIFT_URL: 'https://covers.example' },
+      ...{ SNOWDRIFT_TRUST_PROXY: '127.0.0.1', SNOWDRIFT_PEPPER_SOCKET: '/run/keys/socket' },
+    }
+    const pepperSocket = '/run/keys/socket'
+    expect(readEnvironment(apart).hosted).to.include({ pepperSocket }).and.to.not.have.property('pepperFile')
+    expect(readEnvironment({ ...apart, SNOWDRIFT_STRICT: '1' }).hosted).to.include({ pepperSocket })
+    expect(complaint({ ...apart, SNOWDRIFT_PEPPER_FILE: 'peppers' })).to.match(/take it away here\.$/)
+    // whoever holds them needs both
+    const both = { SNOWDRIFT_PEPPER_FILE: '/etc/peppers', SNOWDRIFT_PEPPER_SOCKET: pepperSocket }
+    expect(readKeeperEnvironment(both)).to.deep.equal({ pepperFile: '/etc/peppers', pepperSocket })
+    for (const name of ['SNOWDRIFT_PEPPER_FILE', 'SNOWDRIFT_PEPPER_SOCKET'])
+      expect(() => readKeeperEnvironment({ ...both, [name]: undefined })).to.throw(
+        StartFailure,
+        /one of them is missing/,
+      )
   })
 
   it('lets nothing of the database through a network unsealed where it is strict', () => {

@@ -45,7 +45,7 @@ type Variables = Readonly<Record<string, string | undefined>>
  * PORT (4180), SNOWDRIFT_DATA (.snowdrift), SNOWDRIFT_MODE (home), DATABASE_URL, DATABASE_POOLING (session),
  * DATABASE_LISTEN_URL, DATABASE_READ_URL, SNOWDRIFT_METRICS_PORT, SNOWDRIFT_WORKERS (1), and of other devices SNOWDRIFT_SHARE_PORT
  * (the next after PORT), SNOWDRIFT_TLS_CERT, SNOWDRIFT_TLS_KEY, SNOWDRIFT_URL, SNOWDRIFT_TRUST_PROXY, and of
- * people SNOWDRIFT_PEPPER_FILE, SNOWDRIFT_STRICT (0); an unusable one is a StartFailure.
+ * people SNOWDRIFT_PEPPER_FILE, SNOWDRIFT_PEPPER_SOCKET, SNOWDRIFT_STRICT (0); an unusable one is a StartFailure.
  */
 export function readEnvironment(variables: Variables): Environment {
   const { PORT = '4180', SNOWDRIFT_DATA = '.snowdrift', SNOWDRIFT_METRICS_PORT } = variables
@@ -77,14 +77,15 @@ function readHosting(
   variables: Variables,
   { url, tls, proxiesListed }: ShareEnvironment,
 ): Hosting | undefined {
-  const { SNOWDRIFT_MODE: mode = 'home', SNOWDRIFT_PEPPER_FILE: pepperFile } = variables
+  const { SNOWDRIFT_MODE: mode = 'home' } = variables
+  const { SNOWDRIFT_PEPPER_FILE: pepperFile, SNOWDRIFT_PEPPER_SOCKET: pepperSocket } = variables
   const isStrict = readSwitch('SNOWDRIFT_STRICT', variables['SNOWDRIFT_STRICT'])
   if (mode !== 'home' && mode !== 'hosted')
     throw new StartFailure(`SNOWDRIFT_MODE must be home or hosted; it is “${mode}”.`)
   if (mode === 'home') {
-    if (pepperFile !== undefined || isStrict)
+    if (pepperFile !== undefined || pepperSocket !== undefined || isStrict)
       throw new StartFailure(
-        'SNOWDRIFT_PEPPER_FILE and SNOWDRIFT_STRICT go with SNOWDRIFT_MODE=hosted: at home nobody signs in.',
+        'SNOWDRIFT_PEPPER_FILE, SNOWDRIFT_PEPPER_SOCKET and SNOWDRIFT_STRICT go with SNOWDRIFT_MODE=hosted: at home nobody signs in.',
       )
     return undefined
   }
@@ -96,17 +97,34 @@ function readHosting(
     throw new StartFailure(
       'Nothing seals SNOWDRIFT_URL: name a proxy that does in SNOWDRIFT_TRUST_PROXY, or a certificate in SNOWDRIFT_TLS_CERT and SNOWDRIFT_TLS_KEY.',
     )
-  if (isStrict && pepperFile === undefined)
+  if (isStrict && pepperFile === undefined && pepperSocket === undefined)
     throw new StartFailure(
       'SNOWDRIFT_STRICT=1 needs SNOWDRIFT_PEPPER_FILE: a secret that goes into the hashes of passphrases. One is made by: openssl rand -base64 33',
+    )
+  if (pepperFile !== undefined && pepperSocket !== undefined)
+    throw new StartFailure(
+      'SNOWDRIFT_PEPPER_FILE is for the one that holds the secrets at SNOWDRIFT_PEPPER_SOCKET: take it away here.',
     )
   const isOnlyHere = proxiesListed.split(/[\s,]+/).every(proxy => /^(127\.|::1$|$)/.test(proxy))
   return {
     origin: url,
     isOpen: tls !== undefined || !isOnlyHere,
     ...(pepperFile !== undefined && { pepperFile: resolve(pepperFile) }),
+    ...(pepperSocket !== undefined && { pepperSocket: resolve(pepperSocket) }),
     ...(isStrict && { isStrict }),
   }
+}
+
+/** Where the secrets of passphrases are, and at which socket they are held; both are needed, or it is a StartFailure. */
+export function readKeeperEnvironment({
+  SNOWDRIFT_PEPPER_FILE: pepperFile,
+  SNOWDRIFT_PEPPER_SOCKET: pepperSocket,
+}: Variables): Required<Pick<Hosting, 'pepperFile' | 'pepperSocket'>> {
+  if (pepperFile === undefined || pepperSocket === undefined)
+    throw new StartFailure(
+      'SNOWDRIFT_PEPPER_FILE names the secrets, SNOWDRIFT_PEPPER_SOCKET where Snowdrift asks for them; one of them is missing.',
+    )
+  return { pepperFile: resolve(pepperFile), pepperSocket: resolve(pepperSocket) }
 }
 
 function readSwitch(name: string, text = '0'): boolean {

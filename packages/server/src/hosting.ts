@@ -6,6 +6,8 @@ export interface Hosting {
   readonly isOpen: boolean
   /** A file of secrets that go into the hashes of passphrases, the newest first. */
   readonly pepperFile?: string
+  /** Where a process apart holds these instead, a Unix socket: it alone knows them. */
+  readonly pepperSocket?: string
   /** Whether safety goes before comfort: short stays, and owners come in by passkeys. */
   readonly isStrict?: true
 }

@@ -47,6 +47,20 @@ export const enterLimits = {
 export type EnterTries = Tries<keyof typeof enterLimits>
 export type PairingTries = Tries<keyof typeof pairingLimits>
 
+/** Does what a try is counted for. Where it cannot be done, whatever the reason, that was no try. */
+export async function tryOut<Name extends string, Value>(
+  tries: Tries<Name>,
+  counted: Counted<Name>,
+  work: () => Promise<Value>,
+): Promise<Value> {
+  try {
+    return await work()
+  } catch (error) {
+    await tries.giveBack(counted)
+    throw error
+  }
+}
+
 /** Counts in the database, so that all processes and later starts know it. What it is counted by is kept as a hash. */
 export function createTries<Name extends string>(
   sequelize: Sequelize,

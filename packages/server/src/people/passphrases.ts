@@ -24,7 +24,9 @@ export interface Passphrases {
   /** Whether it is the passphrase of that hash; of no hash it never is, and takes as long. */
   readonly fits: (passphrase: string, hashed: string | null) => Promise<boolean>
   /** Whether a hash was made otherwise than one would be now, and is to be made anew when its passphrase is at hand. */
-  readonly isOld: (hashed: string) => boolean
+  readonly isOld: (hashed: string) => Promise<boolean>
+  /** What the secrets at hand are called, the newest first; none where hashes are made without. */
+  readonly names: () => Promise<readonly string[]>
 }
 
 /**
@@ -51,7 +53,8 @@ export function createPassphrases(peppers: readonly Pepper[]): Passphrases {
       const fits = await inTurn(() => verify(bare, passphrase, using(pepper)))
       return fits && hashed !== null
     },
-    isOld: hashed => pepperOf(hashed) !== (newest?.name ?? ''),
+    isOld: async hashed => Promise.resolve(pepperOf(hashed) !== (newest?.name ?? '')),
+    names: async () => Promise.resolve(peppers.map(({ name }) => name)),
   }
 }
 

@@ -72,9 +72,13 @@ describe('a secret of passphrases that is lost', function () {
     const { persons } = createRepositories(connected, rowTools).people
     const complaints: object[] = []
     const log = { info: () => undefined, error: (what: object) => void complaints.push(what) }
-    const open = () =>
+    const open = (pepperSocket?: string) =>
       openAccounts(
-        { origin: 'https://covers.example', isOpen: false },
+        {
+          origin: 'https://covers.example',
+          isOpen: false,
+          ...(pepperSocket !== undefined && { pepperSocket }),
+        },
         { persons, sequelize: connected.sequelize, log },
       )
     const person = (signInName: string, passphraseHash: string | null) =>
@@ -87,6 +91,10 @@ describe('a secret of passphrases that is lost', function () {
     await person('two', 'abc$argon2id$v=19$made with it, too')
     await open()
     expect(complaints).to.deep.equal([{ pepper: 'abc', people: 2 }])
+    // where nobody is there to be asked, that is said, and the start goes on
+    const { passphrases } = await open('/nowhere/socket')
+    expect(complaints.slice(1).map(complaint => Object.keys(complaint))).to.deep.equal([['error']])
+    expect(await passphrases.names().catch((error: unknown) => String(error))).to.include('/nowhere/socket')
     await connected.close()
   })
 })

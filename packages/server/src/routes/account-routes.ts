@@ -16,6 +16,7 @@ import { confirmed } from '../http/members.js'
 import { answerProblem } from '../http/problems.js'
 import { orRefused, Refused } from '../http/refused.js'
 import { browserCookie, sessionCookie } from '../http/secret-cookies.js'
+import { tryOut } from '../http/tries.js'
 import type { Accounts } from '../people/open-accounts.js'
 import { weaknessIn } from './enter-routes.js'
 import type { PersonEnv } from './workshop.js'
@@ -69,16 +70,19 @@ export function createAccountRoutes({
       const wait = await tries.take(counted)
       if (wait > 0) return answerProblem(context, { kind: 'too-often', waitSeconds: wait })
       const known = await persons.find(person.id)
+      const proof = body.value
       const isThem =
-        'passkey' in body.value
-          ? (await relyingParty.read(passkeys, body.value.passkey)) === person.id
-          : await passphrases.fits(body.value.passphrase, known?.passphraseHash ?? null)
+        'passkey' in proof
+          ? (await relyingParty.read(passkeys, proof.passkey)) === person.id
+          : await tryOut(tries, counted, () =>
+              passphrases.fits(proof.passphrase, known?.passphraseHash ?? null),
+            )
       if (!isThem) {
         await audit.noteOf(person.id, 'sign-in-failed')
         return answerProblem(context, { kind: 'wrong-proof' })
       }
       await tries.giveBack(counted)
-      await sessions.confirm(person.session, 'passkey' in body.value)
+      await sessions.confirm(person.session, 'passkey' in proof)
       return context.json({})
     })
     .put('/passphrase', isConfirmed, async context => {

@@ -14,6 +14,7 @@ import { readBody } from '../http/body.js'
 import { answerProblem, type Failure } from '../http/problems.js'
 import { orRefused, Refused } from '../http/refused.js'
 import { browserCookie } from '../http/secret-cookies.js'
+import { tryOut } from '../http/tries.js'
 import type { Accounts } from '../people/open-accounts.js'
 import { strengthOf, weaknessOf } from '../people/passphrases.js'
 import { signIn } from '../people/sign-in.js'
@@ -83,7 +84,10 @@ export function createEnterRoutes({ tries, relyingParty, passphrases, log }: Ent
             ? await relyingParty.readNew(repositories.people.passkeys, joining.passkey)
             : undefined
         if ('passkey' in joining && !passkey) throw new Refused({ kind: 'wrong-proof' })
-        const passphraseHash = 'passphrase' in joining ? await passphrases.hash(joining.passphrase) : null
+        const passphraseHash =
+          'passphrase' in joining
+            ? await tryOut(tries, { address }, () => passphrases.hash(joining.passphrase))
+            : null
         const id = passkey?.personId ?? randomUUID()
         const codes = await repositories.together(async ({ people }) => {
           const made = await join(people, joining, { id, passphraseHash })
@@ -115,12 +119,13 @@ export function createEnterRoutes({ tries, relyingParty, passphrases, log }: Ent
       const wait = await tries.take(counted)
       if (wait > 0) return answerProblem(context, { kind: 'too-often', waitSeconds: wait })
       const kept = person?.passphraseHash ?? null
-      if (!(await passphrases.fits(passphrase, kept)) || !person || kept === null) {
+      const fits = await tryOut(tries, counted, () => passphrases.fits(passphrase, kept))
+      if (!fits || !person || kept === null) {
         noteFailure(people, person?.id, log)
         return answerProblem(context, { kind: 'wrong-proof' })
       }
       await tries.giveBack(counted)
-      if (passphrases.isOld(kept))
+      if (await passphrases.isOld(kept))
         await people.persons.rehash(person.id, kept, await passphrases.hash(passphrase))
       return signedIn(context, { id: person.id, device, byPasskey: false })
     })
@@ -138,7 +143,7 @@ export function createEnterRoutes({ tries, relyingParty, passphrases, log }: Ent
       const weak = await weaknessIn(passphrase, [signInName])
       if (weak) return answerProblem(context, weak)
       // Reckoned whoever it is, so that nobody can tell by the time whether there is such a one.
-      const passphraseHash = await passphrases.hash(passphrase)
+      const passphraseHash = await tryOut(tries, counted, () => passphrases.hash(passphrase))
       return orRefused(context, async () => {
         await repositories.together(async ({ people }) => {
           const isUsed = await people.persons.useCode(person?.id ?? nobody, code)

@@ -7,7 +7,7 @@ import { createApp } from '../app.js'
 import type { Door } from '../http/guard.js'
 import { createTries, enterLimits, pairingLimits } from '../http/tries.js'
 import { strictStays, usualStays } from '../db/repositories/people/stays.js'
-import { createPassphrases } from '../people/passphrases.js'
+import { createPassphrases, type Passphrases } from '../people/passphrases.js'
 import type { Pepper } from '../people/peppers.js'
 import { createRelyingParty } from '../people/relying-party.js'
 import { createChanges } from '../live/changes.js'
@@ -109,6 +109,8 @@ export interface TestAppOptions {
   readonly now?: () => Date
   /** Secrets that go into the hashes of passphrases. */
   readonly peppers?: readonly Pepper[]
+  /** Who looks at passphrases, where that is not this process with these secrets. */
+  readonly passphrases?: Passphrases
   /** Whether safety goes before comfort. */
   readonly isStrict?: boolean
 }
@@ -180,7 +182,7 @@ export async function createTestApp(url: string, options: TestAppOptions = {}): 
       accounts: {
         tries: createTries(database.sequelize, 'enter', enterLimits),
         relyingParty: createRelyingParty(door.origin ?? 'https://covers.example'),
-        passphrases: createPassphrases(options.peppers ?? []),
+        passphrases: options.passphrases ?? createPassphrases(options.peppers ?? []),
         isStrict: options.isStrict ?? false,
       },
     }),

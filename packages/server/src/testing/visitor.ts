@@ -32,7 +32,7 @@ export interface Hosted {
 }
 
 /** An application where people sign in, behind a proxy that is trusted; its clock is the test’s. */
-export function useHosted(how: Pick<TestAppOptions, 'peppers' | 'isStrict'> = {}): Hosted {
+export function useHosted(how: Pick<TestAppOptions, 'peppers' | 'passphrases' | 'isStrict'> = {}): Hosted {
   let ahead = 0
   let visitors = 0
   const app = useTestApp({

@@ -160,6 +160,11 @@ function JoinAnew({ token, onJoined }: JoinAnewProps) {
           opens it. Nothing is to be remembered, and nothing can be taken from here.
         </p>
       )}
+      <p className="text-sm text-soft">
+        Kept of you are your name, by which the others of the workshop know you, what you sign in with, and
+        what you make here; nothing of it goes anywhere else. Under “Your account” you take all of it out, or
+        have it deleted. By joining you agree to that.
+      </p>
       <Trouble>{why}</Trouble>
       <Trouble error={joining.error ?? asking.error} />
       <Button
