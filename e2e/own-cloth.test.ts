@@ -199,6 +199,24 @@ describe('the maker’s own cloth', function () {
     )
     await page.emulateMediaType('screen')
   })
+
+  it('leaves words readable by night on what is pale, cloth or not', async () => {
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }])
+    for (const shown of ['Cloth', 'Lines']) {
+      await press(page, shown)
+      // what is drawn in a tone that is the same by day and by night
+      const toned = 'article svg.drawing:has(.fill-outer, .fill-lining, .fill-padding, .fill-board) text'
+      const edges = await page.$$eval(toned, words =>
+        words.map(word => {
+          const { paintOrder, stroke, fill } = getComputedStyle(word)
+          return paintOrder.startsWith('stroke') && stroke !== 'none' && stroke !== fill
+        }),
+      )
+      expect(edges).to.include(true).and.not.include(false)
+    }
+    await press(page, 'Cloth')
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }])
+  })
 })
 
 describe('a shelf on which nothing stands yet', function () {

@@ -3,7 +3,7 @@ import { families } from '../families/registry.js'
 import { roleOfLayer } from '../families/joining.js'
 import { familyFile, planFrom } from '../file/testing/cover-files.js'
 import { sayPlainly } from '../finding/say.js'
-import { add, mm, subtract, toMm, zero, type Length } from '../length/length.js'
+import { add, longest, mm, subtract, toMm, zero, type Length } from '../length/length.js'
 import type { Plan } from '../plan/plan.js'
 import type { Drawing, Mark, PathMark, Point } from './drawing.js'
 import { drawEndOn } from './end-on-drawing.js'
@@ -117,6 +117,20 @@ for (const [id, plan] of plans)
       expectInFrame(drawEndOn(plan.section, say))
       expectInFrame(drawEndOn(plan.section, say, { state: 'open' }))
       for (const joining of plan.joinings) expectInFrame(drawJoining(joining, plan.pieces))
+    })
+
+    it('marks its top clear of every edge that is cut', () => {
+      const { marks, width, height } = drawStrip(plan.strip, say)
+      const top = marks.find(mark => mark.kind === 'text' && mark.text === 'top')
+      const [, y] = top?.kind === 'text' ? top.at : expect.fail('No word for the top')
+      const highest = Math.min(
+        0,
+        ...pathsOf({ marks } as Drawing, 'cut')
+          .flatMap(pointsOf)
+          .map(([, at]) => at),
+      )
+      // a letter is half of two hundredths of the picture high, and a grip on the edge is as thick
+      expect(toMm(y)).to.be.below(toMm(highest as Length) - 0.02 * toMm(longest(width, height)))
     })
 
     it('show every fold, seam and zip of the strip', () => {

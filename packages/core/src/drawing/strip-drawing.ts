@@ -39,7 +39,8 @@ export function drawStrip(
   const margin = scale(unit, plain ? 3 : 4)
   const out = overhang(seen, total)
   const below = plain ? margin : scale(unit, 13)
-  const above = longest(scale(unit, plain ? 3 : 6), add(out.above, scale(unit, 2)))
+  // “top” stands clear of every edge that is cut, for edges are taken hold of.
+  const above = longest(plain ? margin : add(out.cutAbove, scale(unit, 7)), add(out.above, scale(unit, 2)))
   return {
     title: `The cover laid flat, seen from ${face}`,
     from: [scale(add(margin, out.left), -1), scale(above, -1)],
@@ -92,6 +93,7 @@ function overhang({ cutPieces, height, shapes, lines }: Strip, total: Length) {
     left: before(xs),
     right: most(xs.map(x => subtract(x, total))),
     above: before(ys),
+    cutAbove: before(cutPieces.map(({ at }) => at[1])),
     below: most(ys.map(y => subtract(y, height))),
   }
 }

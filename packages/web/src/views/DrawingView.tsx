@@ -1,4 +1,4 @@
-import { svgNumber, svgPath, toMm, type Drawing, type Mark } from '@snowdrift/core'
+import { svgNumber, svgPath, toMm, type Drawing, type Fill, type Mark } from '@snowdrift/core'
 import { memo, useId, useMemo } from 'react'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { lit } from '../app/lit-slice'
@@ -64,11 +64,12 @@ export const DrawingView = memo(function DrawingView({
   const patterns = drawing.plainCloth ? [] : distinct(looks.filter((_, index) => !beds[index]))
   const isOnCloth = patterns.length > 0 || beds.some(Boolean)
   // A picture too small for words is too small for edges round its lines.
-  const isCased = isOnCloth && drawing.marks.some(({ kind }) => kind === 'text')
+  const isCased =
+    (isOnCloth || drawing.marks.some(isToned)) && drawing.marks.some(({ kind }) => kind === 'text')
   const textSize = letterOf(frame, textScale)
   return (
     <svg
-      className={`drawing ${isOnCloth ? 'on-cloth' : ''}`}
+      className={`drawing ${isOnCloth ? 'on-cloth' : ''} ${isCased ? 'cased' : ''}`}
       role="img"
       aria-label={label ?? drawing.title}
       viewBox={viewBoxOf(frame)}
@@ -110,6 +111,22 @@ export const DrawingView = memo(function DrawingView({
   )
 })
 
+/** Fills that are the same by day and by night, as what they stand for is. */
+const toned: ReadonlySet<Fill> = new Set<Fill>([
+  'outer',
+  'lining',
+  'padding',
+  'interfacing',
+  'board',
+  'card',
+  'pocket',
+  'other',
+])
+
+function isToned(mark: Mark): boolean {
+  return mark.kind === 'path' && toned.has(mark.fill)
+}
+
 function distinct(looks: readonly (ClothLook | undefined)[]): readonly ClothLook[] {
   return [...new Map(looks.flatMap(look => (look ? [[look.key, look] as const] : []))).values()]
 }
@@ -131,7 +148,7 @@ interface MarkViewProps {
   readonly fill: string | undefined
   /** The photograph that is seen through it. */
   readonly bed: Bed | undefined
-  /** On cloth a line has a pale one under it, so that it is seen on any. */
+  /** On cloth, or a tone, a line has one of the ground’s colour under it, so that it is seen on any. */
   readonly isCased: boolean
   readonly isLit: boolean
   readonly onPoint: (piece: string | null) => void

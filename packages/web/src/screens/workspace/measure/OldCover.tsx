@@ -1,5 +1,6 @@
 import { findFamily, mm, zero, type CoverFile, type LengthRange } from '@snowdrift/core'
 import { LengthField } from '../../../parts/LengthField'
+import { Unfold } from '../../../parts/Unfold'
 import { useCover } from '../cover-context'
 
 type Old = NonNullable<CoverFile['oldCover']>
@@ -16,17 +17,22 @@ export function OldCover() {
   if (!family?.besideOldCover) return null
   const usual = family.defaultEase(unit)
   return (
-    <details open={file.oldCover !== undefined} data-old-cover>
-      <summary className="text-soft">An old cover fits? Measure it instead</summary>
-      <div className="mt-3 grid gap-4">
-        <p className="text-soft">
-          Lay it flat, flaps opened out, and measure from seam to seam. The new one is made to the same size,
-          whatever the readings of the thing say.
-        </p>
-        <Sizes direction="width" label="Across, seam to seam" usual={usual.width} />
-        <Sizes direction="height" label="Top to bottom, seam to seam" usual={usual.height} />
-      </div>
-    </details>
+    <Unfold
+      data-old-cover
+      summary="An old cover fits? Measure it instead"
+      startsOpen={file.oldCover !== undefined}
+    >
+      {() => (
+        <div className="mt-3 grid gap-4">
+          <p className="text-soft">
+            Lay it flat, flaps opened out, and measure from seam to seam. The new one is made to the same
+            size, whatever the readings of the thing say.
+          </p>
+          <Sizes direction="width" label="Across, seam to seam" usual={usual.width} />
+          <Sizes direction="height" label="Top to bottom, seam to seam" usual={usual.height} />
+        </div>
+      )}
+    </Unfold>
   )
 }
 

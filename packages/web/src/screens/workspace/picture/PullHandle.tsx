@@ -25,9 +25,8 @@ export function PullHandle({ pull, isReached, isInHand, by, long, ...on }: PullH
   const [x, y] = [toMm(at[0]), toMm(at[1])]
   const isEdge = from[0] !== to[0] || from[1] !== to[1]
   const half = isEdge ? long / 2 : 0
-  const stroke = isUpright
-    ? { x1: x, x2: x, y1: y - half, y2: y + half }
-    : { x1: x - half, x2: x + half, y1: y, y2: y }
+  // The same wherever it stands: what moves with each key is its place alone.
+  const stroke = isUpright ? { x1: 0, x2: 0, y1: -half, y2: half } : { x1: -half, x2: half, y1: 0, y2: 0 }
   return (
     <g
       transform={isUpright ? `translate(${by} 0)` : `translate(0 ${by})`}
@@ -46,9 +45,11 @@ export function PullHandle({ pull, isReached, isInHand, by, long, ...on }: PullH
           y2={svgNumber(to[1])}
         />
       )}
-      <line className="pull-room" {...stroke} />
-      <line className="pull-ground" {...stroke} />
-      <line className="pull-stroke" {...stroke} />
+      <g transform={`translate(${x} ${y})`}>
+        <line className="pull-room" {...stroke} />
+        <line className="pull-ground" {...stroke} />
+        <line className="pull-stroke" {...stroke} />
+      </g>
     </g>
   )
 }
