@@ -1,3 +1,4 @@
+import { setTimeout as pause } from 'node:timers/promises'
 import type { ElementHandle, JSHandle, Page } from 'puppeteer-core'
 
 /** How long something may take to appear: long, for a shared machine may stand still for half a minute. */
@@ -56,6 +57,8 @@ export async function pressAt(page: Page, selector: string): Promise<void> {
       if (await isHit(hits)) return
     } catch (error) {
       if (performance.now() > until) throw error
+      // a page that is gone throws at once, again and again: it must not take the cores from the others
+      await pause(50)
     }
     if (performance.now() > until) throw new Error(`Pressed at ${selector}, and hit something else each time`)
   }

@@ -127,10 +127,13 @@ function drawLine({ kind, from, to, face }: StripLine, seenFrom: Face): readonly
   return [line(from, to, isHidden(face, seenFrom) ? 'hidden' : lineStyles[kind])]
 }
 
+/** How far down its panel a name stands, as a share of the height. */
+export const nameDown = 3 / 10
+
 /** The name of a panel; in a spine too narrow for it the word is turned, in a narrower one left out. */
 function labelPanel({ name, kind, x, width }: PlacedPanel, height: Length, unit: Length): readonly Mark[] {
   if (kind === 'gap') return []
-  const at: Point = [add(x, scale(width, 1 / 2)), scale(height, 0.3)]
+  const at: Point = [add(x, scale(width, 1 / 2)), scale(height, nameDown)]
   if (width > scale(unit, name.length * 1.6)) return [text(at, name)]
   return width > scale(unit, 2.5) ? [text(at, name, { turned: true })] : []
 }

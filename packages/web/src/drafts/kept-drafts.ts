@@ -107,9 +107,9 @@ export async function dropKeptDrafts(ref: Ref): Promise<void> {
 
 /** Unsaved work on a row that this window left before it was loaded again. */
 export async function findOwnDraft(ref: Ref): Promise<KeptDraft<object> | undefined> {
-  const leaving = takeLeaving(ref)
-  if (leaving) return leaving.value && inWordsOfNow(leaving.value)
   try {
+    const leaving = takeLeaving(ref)
+    if (leaving) return leaving.value && inWordsOfNow(leaving.value)
     const own = await windowName()
     const mine = (await listKept(ref)).find(({ window }) => window === own)
     return mine && inWordsOfNow(mine.value as KeptDraft<object>)

@@ -1,5 +1,6 @@
 import { expect } from 'chai'
 import { dimensionOf } from '../../drawing/strip-dimensions.js'
+import { nameDown } from '../../drawing/strip-drawing.js'
 import { layFor } from '../../drawing/turn-over.js'
 import { extras } from '../../extras/registry.js'
 import { families } from '../../families/registry.js'
@@ -42,6 +43,21 @@ describe('taking hold of the flat cover', () => {
       [body - 70, -1],
       [70, 1],
     ])
+  })
+
+  it('takes hold of no long edge where the name of a panel stands', () => {
+    for (const { id } of families)
+      for (const face of ['outside', 'inside'] as const) {
+        const of = familyFile(id, {
+          object: everyReading,
+          extras: [{ type: 'tie-pair' }, { type: 'handles' }],
+        })
+        const { height } = planFrom(of).strip
+        const along = holdsOf(of, face)
+          .pulls.filter(({ axis, from, to }) => axis === 'x' && subtract(to[1], from[1]) === height)
+          .map(({ at }) => at[1] / height)
+        for (const share of along) expect(Math.abs(share - nameDown), `${id} ${share}`).to.be.above(0.1)
+      }
   })
 
   it('gives the ease to both sides of the body, half each', () => {

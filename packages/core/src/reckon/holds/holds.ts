@@ -131,7 +131,8 @@ function apart(pulls: readonly Pull[], { height }: Pick<Plan['strip'], 'height'>
   })
 }
 
-const shares = [1 / 2, 3 / 10, 7 / 10, 3 / 20, 17 / 20]
+/** Clear of each other, and of the names of the panels. */
+const shares = [1 / 2, 7 / 10, 3 / 20, 17 / 20, 3 / 5]
 
 /** Each dimension with the setting that it follows most; of several alike the first. */
 function sizesOf({ strip }: Plan, probes: readonly Probe[]): readonly SettableSize[] {
