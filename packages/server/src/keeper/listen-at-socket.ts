@@ -9,13 +9,15 @@ const mode = 0o660
 
 /**
  * Listens at a Unix socket, which nobody reaches from the network. Takes the place of one that was left behind by a process that
- * is gone; a StartFailure where another listens there, or something else stands there. Gives the function that ends it.
+ * is gone; a StartFailure where another listens there, something else stands there, or none can be made. Gives the function that ends it.
  */
 export async function listenAtSocket(fetch: Fetch, path: string): Promise<() => Promise<void>> {
   await clear(path)
   const server = createAdaptorServer({ fetch, serverOptions: { requestTimeout: 15_000 } }) as Server
   await new Promise<void>((resolve, reject) => {
-    server.once('error', reject)
+    server.once('error', error =>
+      reject(new StartFailure(`SNOWDRIFT_PEPPER_SOCKET cannot be opened: ${error.message}`)),
+    )
     server.listen(path, resolve)
   })
   await chmod(path, mode)
