@@ -101,45 +101,6 @@ describe('opening a row beside what closed windows left', () => {
     expect((await claimLeftDraft(coverRef))?.body).to.deep.equal(coverBody({ name: 'Theirs' }))
   })
 
-  describe('on a device that does not answer for a while', function () {
-    this.timeout(20_000)
-    /** This window typed before it was loaded again; the row is opened while the device stands still. */
-    async function openStalled() {
-      await keepDraft(changeDraft(openDraft(coverRef, coverRow(1)), coverBody({ name: 'Mine' }), 'name', 0))
-      device.reload()
-      const goOn = device.stall()
-      const store = openStore()
-      await open(store, 1)
-      expect(nameIn(store)).to.equal('Weather diary')
-      return { store, goOn }
-    }
-
-    it('shows what the server has, and what the device kept as soon as that is found', async () => {
-      const { store, goOn } = await openStalled()
-      // whoever asks again waits for nothing
-      await open(store, 2)
-      expect(selectDraft(store.getState(), 'cover', id)).to.include({ version: 2 })
-      const found = new Promise<void>(resolve => {
-        store.subscribe(() => {
-          if (nameIn(store) === 'Mine') resolve()
-        })
-      })
-      goOn()
-      await found
-      expect(selectDraft(store.getState(), 'cover', id)).to.include({ dirty: true })
-    })
-
-    it('leaves that where it can be found again where the maker has typed since', async () => {
-      const { store, goOn } = await openStalled()
-      store.dispatch(changed(coverRef, coverBody({ name: 'Typed since' }), 'name'))
-      goOn()
-      let left
-      while (!left) left = await claimLeftDraft(coverRef)
-      expect(left.body).to.deep.equal(coverBody({ name: 'Mine' }))
-      expect(nameIn(store)).to.equal('Typed since')
-    })
-  })
-
   describe('while the other window is open, or still being closed', () => {
     const asked = useAnswers(path => (path === '/api/here' ? { account: 'home' } : coverRow(1)))
     const theirs = changeDraft(openDraft(coverRef, coverRow(1)), coverBody({ name: 'Theirs' }), 'name', 0)

@@ -1,7 +1,6 @@
 import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit'
 import { api } from '../api/api'
 import { meetAccount } from '../app/account'
-import type { KeptDraft } from './draft'
 import { opened, type DraftsState } from './drafts-slice'
 import { claimLeftDraft, findOwnDraft, leaveKeptDraft, listKeepers, listLeftRefs } from './kept-drafts'
 import { takeUndo } from './undo-history'
@@ -13,57 +12,29 @@ type Thunk = ThunkAction<Promise<void>, { readonly drafts: DraftsState }, unknow
 const taking = new Map<Ref, Promise<void>>()
 const watched = new Set<string>()
 
-/** A device that has not answered by then is waited for no longer: its disk may stand still for a minute. */
-const patienceMs = 5_000
-/** The rows of which a device is still looked through that did not answer in time. */
-const late = new Set<Ref>()
-
 /**
  * Opens the draft of a row, with the unsaved work that this device has of it: this window's own from before it was loaded
  * again, else what a closed window left, now or as soon as it is closed. Work in hand is never replaced: what is found
- * beside it stays where it can be found again. So it is with what a device finds only after the row had to be opened.
+ * beside it stays where it can be found again.
  */
 export function takeUp(ref: Ref, row: Standing<object>): Thunk {
   return (dispatch, getState) => {
-    const open = ({ kept, keepers = [] }: Found) => {
-      const held = getState().drafts[ref]
-      if (held?.dirty) {
-        if (kept) void leaveKeptDraft(ref, kept)
-      } else dispatch(opened({ ref, row, kept, history: held ? undefined : takeUndo(ref) }))
-      for (const window of keepers) if (!watched.has(window)) void dispatch(takeUpAfter(window))
-    }
     const take = async () => {
       const held = getState().drafts[ref]
       if (held?.dirty) return
-      if (late.has(ref)) return open({})
-      const looking = lookOnDevice(ref, held !== undefined)
-      const found = await Promise.race([looking, pause(patienceMs)])
-      if (found) return open(found)
-      open({})
-      late.add(ref)
-      void looking.then(open).finally(() => late.delete(ref))
+      // Listed before, so that one that is closed at this very moment is either watched or found closed.
+      const keepers = await listKeepers(ref)
+      // A draft that is open here keeps itself; what the device has of it may lag behind.
+      const kept = (held ? undefined : await findOwnDraft(ref)) ?? (await claimLeftDraft(ref))
+      if (getState().drafts[ref]?.dirty) {
+        if (kept) await leaveKeptDraft(ref, kept)
+      } else dispatch(opened({ ref, row, kept, history: held ? undefined : takeUndo(ref) }))
+      for (const window of keepers) if (!watched.has(window)) void dispatch(takeUpAfter(window))
     }
     const work = (taking.get(ref) ?? Promise.resolve()).then(take)
     taking.set(ref, work)
     return work
   }
-}
-
-interface Found {
-  readonly kept?: KeptDraft<object> | undefined
-  /** The other windows that have unsaved work on the row. */
-  readonly keepers?: readonly string[]
-}
-
-async function lookOnDevice(ref: Ref, isOpen: boolean): Promise<Found> {
-  // Listed before, so that one that is closed at this very moment is either watched or found closed.
-  const keepers = await listKeepers(ref)
-  // A draft that is open here keeps itself; what the device has of it may lag behind.
-  return { keepers, kept: (isOpen ? undefined : await findOwnDraft(ref)) ?? (await claimLeftDraft(ref)) }
-}
-
-function pause(ms: number): Promise<undefined> {
-  return new Promise(resolve => setTimeout(resolve, ms, undefined))
 }
 
 /** A window just closed counts as open until the browser has cleared it away, which on a busy machine takes seconds. */

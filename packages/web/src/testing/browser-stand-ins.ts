@@ -18,8 +18,6 @@ export interface StandIns {
   /** As soon as the browser has said once more that it is open. */
   readonly closeOnceTold: (name: string) => void
   readonly closeAllWindows: () => void
-  /** The device answers nothing any more, until what this gives is called. */
-  readonly stall: () => () => void
   /** Every write to the device fails from now on: `QuotaExceededError` for a full one. */
   readonly breakDevice: (name: string) => void
 }
@@ -58,16 +56,6 @@ export async function installStandIns(): Promise<StandIns> {
     closeWindow: name => locks.letGo(lockPrefix + name),
     closeOnceTold: name => locks.letGoOnceTold(lockPrefix + name),
     closeAllWindows: () => locks.letGoAll(),
-    stall: () => {
-      const { query } = locks
-      let goOn = () => undefined as void
-      const stalled = new Promise<void>(resolve => (goOn = resolve))
-      locks.query = () => stalled.then(query)
-      return () => {
-        locks.query = query
-        goOn()
-      }
-    },
     breakDevice: name => {
       const fail = () => {
         throw new DOMException('No', name)

@@ -81,7 +81,7 @@ export function MeasureStation() {
           {things.length <= 1 && <BookTabs thing={thing} onChoose={setBook} />}
           {shown.includes('openWidth') && <WrappedCloth thing={thing} />}
           <StandardSizes thing={thing} />
-          <OldCover />
+          <OldCover key={cover.id} />
           <Unfold summary="Other measurements, and stiffness">
             {() => (
               <div className="mt-4 grid gap-5">
